@@ -1,0 +1,32 @@
+import '@fontsource-variable/atkinson-hyperlegible-next';
+import '@fontsource-variable/bricolage-grotesque';
+import CssBaseline from '@mui/material/CssBaseline';
+import InitColorSchemeScript from '@mui/material/InitColorSchemeScript';
+import { ThemeProvider } from '@mui/material/styles';
+import { AppRouterCacheProvider } from '@mui/material-nextjs/v16-appRouter';
+import type { Metadata, Viewport } from 'next';
+import { connection } from 'next/server';
+import type { ReactNode } from 'react';
+import { Shell } from '@/features/shell';
+import { theme } from '@/ui';
+import '@/ui/base.css';
+
+export const metadata: Metadata = { title: 'Fobbet', description: 'Plans a photo transfer from the picture to the sealed piece.' };
+export const viewport: Viewport = { width: 'device-width', initialScale: 1 };
+
+export default async function RootLayout({ children }: { children: ReactNode }) {
+  await connection();
+  return (
+    <html lang="en" suppressHydrationWarning>
+      <body>
+        <InitColorSchemeScript attribute='[data-scheme="%s"]' defaultMode="system" />
+        <AppRouterCacheProvider>
+          <ThemeProvider theme={theme} defaultMode="system">
+            <CssBaseline />
+            <Shell demo={process.env.FOBBET_DEMO === '1'}>{children}</Shell>
+          </ThemeProvider>
+        </AppRouterCacheProvider>
+      </body>
+    </html>
+  );
+}

@@ -1,0 +1,5 @@
+import Link from 'next/link';
+
+export default function NotFound() {
+  return <main style={{ padding: 40 }}><h1>There is nothing here</h1><p>The address does not lead to a place in Fobbet. <Link href="/">Go to today</Link></p></main>;
+}

@@ -1,0 +1,5 @@
+import { TodayPage } from '@/features/today';
+
+export default function Page() {
+  return <TodayPage />;
+}

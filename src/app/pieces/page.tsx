@@ -1,0 +1,5 @@
+import { PiecesPage } from '@/features/pieces';
+
+export default function Page() {
+  return <PiecesPage />;
+}

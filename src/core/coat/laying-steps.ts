@@ -1,0 +1,39 @@
+import type { BinderRecord, SurfaceRecord } from '@/core/craft';
+import type { CoatAmount } from './amount';
+
+/** One step at the bench, worded in the interface from its code and figures. */
+export type LayingStep =
+  | { code: 'ready-tools' }
+  | { code: 'mark-placement'; leftMm: number; topMm: number }
+  | { code: 'support-middle' }
+  | { code: 'barrier-inside' }
+  | { code: 'bed-coat'; volumeMl: number; dryHours: number }
+  | { code: 'pour'; volumeMl: number }
+  | { code: 'coat-paper'; volumeMl: number; hidesPrint: boolean }
+  | { code: 'coat-surface'; volumeMl: number; pastMm: number; whole: boolean; fillWeave: boolean }
+  | { code: 'lay'; slides: boolean }
+  | { code: 'press'; hollows: boolean }
+  | { code: 'wipe'; atOnce: boolean }
+  | { code: 'wash-brush' };
+
+/** Laying in the order of the hands. A print can be slid a moment on gel and opaque medium, not on canvas. */
+export function layingSteps(coat: CoatAmount, binder: BinderRecord, surface: SurfaceRecord, print: { xMm: number; yMm: number }, extendMm: number): LayingStep[] {
+  const paper = coat.faces.find((face) => face.face === 'paper');
+  const blank = coat.faces.find((face) => face.face === 'surface');
+  const slides = surface.id !== 'canvas' && (binder.base === 'white' || binder.id.endsWith('gel'));
+  const steps: (LayingStep | null)[] = [
+    { code: 'ready-tools' },
+    { code: 'mark-placement', leftMm: print.xMm, topMm: print.yMm },
+    surface.id === 'canvas' ? { code: 'support-middle' } : null,
+    surface.id === 'cloth' ? { code: 'barrier-inside' } : null,
+    coat.bed && binder.bedCoat ? { code: 'bed-coat', volumeMl: coat.bed.volumeMl, dryHours: binder.bedCoat.dryHours } : null,
+    { code: 'pour', volumeMl: coat.totalMl - (coat.bed?.volumeMl ?? 0) },
+    blank ? { code: 'coat-surface', volumeMl: blank.volumeMl, pastMm: extendMm, whole: binder.wholeSurface, fillWeave: surface.id === 'canvas' } : null,
+    paper ? { code: 'coat-paper', volumeMl: paper.volumeMl, hidesPrint: binder.base === 'white' } : null,
+    { code: 'lay', slides },
+    { code: 'press', hollows: surface.class === 'mineral' },
+    { code: 'wipe', atOnce: binder.base === 'white' },
+    { code: 'wash-brush' },
+  ];
+  return steps.filter((step) => step !== null);
+}

@@ -1,0 +1,26 @@
+import { clamp } from '@/core/shared';
+import type { CureWait } from './wait';
+
+/** How wet a piece is: the one mark that stands for it everywhere. */
+export type Wetness = 'wet' | 'tacky' | 'dry' | 'cured' | 'sealed';
+
+export interface CureClock {
+  earliestAt: number;
+  likelyAt: number;
+  safeAt: number;
+  wetness: Exclude<Wetness, 'sealed'>;
+  /** 0 when laid, 1 when safe. */
+  share: number;
+}
+
+const MS_PER_HOUR = 3_600_000;
+/** By this share of the earliest time the coat has set enough to be tacky. */
+const TACKY_SHARE = 0.35;
+
+/** @param laidAt and @param now epoch ms */
+export function cureClock(wait: CureWait, laidAt: number, now: number): CureClock {
+  const at = (hours: number) => laidAt + hours * MS_PER_HOUR;
+  const [earliestAt, likelyAt, safeAt] = [at(wait.earliestHours), at(wait.likelyHours), at(wait.safeHours)];
+  const wetness = now >= safeAt ? 'cured' : now >= earliestAt ? 'dry' : now >= at(wait.earliestHours * TACKY_SHARE) ? 'tacky' : 'wet';
+  return { earliestAt, likelyAt, safeAt, wetness, share: clamp((now - laidAt) / (safeAt - laidAt), 0, 1) };
+}

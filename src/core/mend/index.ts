@@ -1,0 +1,1 @@
+export { applicableRepairs, type Repair, type RepairContext, type RepairId } from './repairs';

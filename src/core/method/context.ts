@@ -1,0 +1,20 @@
+import type { FinishId, PrintRecord, SurfaceRecord, UseId } from '@/core/craft';
+import type { Room } from '@/core/cure';
+
+/** What is known of a piece when its method is chosen. */
+export interface MethodContext {
+  surface: SurfaceRecord;
+  finish: FinishId;
+  /** The colour the print will lie on, and its CIE L*. */
+  groundLightness: number;
+  hasBaseCoat: boolean;
+  print: PrintRecord;
+  areaMm2: number;
+  lettering: boolean;
+  whites: 'surface-shows' | 'stay-white' | 'either';
+  use: UseId;
+  room: Room;
+  /** Hours left until the due date; null without one. */
+  hoursLeft: number | null;
+  school: 'sign' | 'clock';
+}

@@ -1,0 +1,40 @@
+/**
+ * What the crafter decided and did for one piece: everything the plan is computed from. The stored piece extends it.
+ * Lengths mm, volumes ml, temperatures °C, instants epoch ms; null is "not said yet" or, for overruled values, "as computed".
+ */
+import type { BaseCoatId, BinderId, CoatedFace, FinishId, PrintId, SchoolId, SealerId, SheenId, SurfaceId, UseId } from '@/core/craft';
+import type { Prices } from '@/core/journal';
+import type { RepairId } from '@/core/mend';
+import type { Crop, CropRatio } from '@/core/picture';
+import type { MarginsMm } from '@/core/shape';
+import type { Orientation, PaperId } from '@/core/sheet';
+
+export interface RubbedPass { at: number; minutes: number }
+
+export interface Job {
+  name: string;
+  /** Calendar day, YYYY-MM-DD. */
+  dueOn: string | null;
+  picture: { pictureId: string | null; crop: Crop; ratio: CropRatio; lettering: 'yes' | 'no' | null };
+  surface: {
+    kind: SurfaceId | null; widthMm: number | null; heightMm: number | null; thicknessMm: number | null;
+    finish: FinishId; baseCoat: BaseCoatId; baseColour: string; prepared: PrepCode[];
+  };
+  method: { print: PrintId; school: SchoolId | null; binder: BinderId | null; whites: 'surface-shows' | 'stay-white' | 'either' };
+  sheet: { paper: PaperId; orientation: Orientation; margins: MarginsMm; barMeasuredMm: number | null; printedAt: number | null };
+  lay: { faces: CoatedFace[] | null; filmUm: number | null; extendMm: number; mediumUsedMl: number | null; laidAt: number | null };
+  cure: { temperatureC: number; humidityPercent: number; air: 'still' | 'fan'; school: 'sign' | 'clock'; labelHours: number | null };
+  rub: { passes: number | null; done: RubbedPass[]; finishedAt: number | null };
+  mend: { done: RepairId[]; finishedAt: number | null };
+  seal: { use: UseId; sheen: SheenId; sealer: SealerId | null; coats: number | null; coatsAt: number[]; finishedAt: number | null };
+  keep: { photoId: string | null; rating: number | null; notes: string; careText: string | null; prices: Prices };
+}
+
+export type PrepCode =
+  | 'lead-test' | 'strip' | 'scuff' | 'sand' | 'dust' | 'degrease' | 'derust' | 'wash-dry' | 'prewash' | 'seal-edges' | 'base-coat' | 'light-sand' | 'lay-flat';
+
+export const STATIONS = ['picture', 'surface', 'method', 'sheet', 'lay', 'cure', 'rub', 'mend', 'seal', 'keep'] as const;
+export type StationId = (typeof STATIONS)[number];
+
+/** What the plan needs to know of the picture file. */
+export interface PictureFacts { widthPx: number; heightPx: number; paleShare: number; darkShare: number }

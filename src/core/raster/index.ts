@@ -1,0 +1,1 @@
+export { resample, type ResampleCode, type RowSink, type RowSource } from './resample';

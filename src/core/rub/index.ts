@@ -1,0 +1,1 @@
+export { rubPlan, type RubInput, type RubPass, type RubPlan } from './rubbing';

@@ -1,0 +1,1 @@
+export { defaultSealer, sealClock, sealPlan, sealerChoices, type SealClock, type SealPlan, type SealerChoice } from './sealing';

@@ -1,0 +1,29 @@
+/** Rectangles on the face of a blank: mm, origin at its top left corner, y down, seen from the front as it lands. */
+export interface SizeMm { widthMm: number; heightMm: number }
+export interface RectMm extends SizeMm { xMm: number; yMm: number }
+export interface MarginsMm { topMm: number; rightMm: number; bottomMm: number; leftMm: number }
+
+export const areaMm2 = ({ widthMm, heightMm }: SizeMm): number => widthMm * heightMm;
+
+/** The blank less its margins, or null where the margins leave nothing. */
+export function insideMargins(blank: SizeMm, margins: MarginsMm): RectMm | null {
+  const widthMm = blank.widthMm - margins.leftMm - margins.rightMm;
+  const heightMm = blank.heightMm - margins.topMm - margins.bottomMm;
+  return widthMm > 0 && heightMm > 0 ? { xMm: margins.leftMm, yMm: margins.topMm, widthMm, heightMm } : null;
+}
+
+/** The largest rectangle of an aspect (width ÷ height) inside a window, centred in it. */
+export function largestInside(window: RectMm, aspect: number): RectMm {
+  const widthMm = Math.min(window.widthMm, window.heightMm * aspect);
+  const heightMm = widthMm / aspect;
+  return { xMm: window.xMm + (window.widthMm - widthMm) / 2, yMm: window.yMm + (window.heightMm - heightMm) / 2, widthMm, heightMm };
+}
+
+/** Grows a rectangle by a distance on every side, cut off at the edges of the blank. */
+export function grownWithin(rect: RectMm, byMm: number, blank: SizeMm): RectMm {
+  const left = Math.max(0, rect.xMm - byMm);
+  const top = Math.max(0, rect.yMm - byMm);
+  const right = Math.min(blank.widthMm, rect.xMm + rect.widthMm + byMm);
+  const bottom = Math.min(blank.heightMm, rect.yMm + rect.heightMm + byMm);
+  return { xMm: left, yMm: top, widthMm: right - left, heightMm: bottom - top };
+}

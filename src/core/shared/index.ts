@@ -1,0 +1,4 @@
+export { assert, fail, ok, type Failure, type Result } from './result';
+export { equalData } from './equal';
+export { mergeChanges, type Merge } from './merge';
+export { clamp, sum } from './numbers';

@@ -1,0 +1,98 @@
+/**
+ * Writes the sheet as a PDF at exact size: the page box is the paper, one unit is 1/72 in, and viewers are asked not to scale.
+ * The picture arrives mirrored, as JPEG; marks, bar and words are vectors. The same input gives the same bytes.
+ */
+import { PDFDocument, PrintScaling, StandardFonts, concatTransformationMatrix, popGraphicsState, pushGraphicsState, rgb, type PDFFont, type PDFPage } from 'pdf-lib';
+import { formatSize, mmToPoints, type UnitSystem } from '@/core/measure';
+import { BAR_MM, PAPERS, type Line, type SheetLayout } from './layout';
+
+export interface SheetText {
+  pieceName: string;
+  unitSystem: UnitSystem;
+  /** Written into the file, so that it is the same whenever it is made. */
+  createdAt: Date;
+}
+
+const INK = rgb(0.118, 0.129, 0.149);
+const HAIRLINE_PT = 0.4;
+const BAR_PT = 0.9;
+const BAR_TICK_MM = 1.6;
+/** Reads backwards on the mirrored sheet, true from the back and on the piece. */
+const MIRROR_WORDS = 'READS TRUE ON THE PIECE';
+
+export async function writeSheetPdf(layout: SheetLayout, jpeg: Uint8Array, text: SheetText): Promise<Uint8Array> {
+  const document = await PDFDocument.create();
+  document.setTitle(`${text.pieceName} – mirrored print`, { showInWindowTitleBar: true });
+  document.setCreator('Fobbet');
+  document.setProducer('Fobbet');
+  document.setCreationDate(text.createdAt);
+  document.setModificationDate(text.createdAt);
+  document.catalog.getOrCreateViewerPreferences().setPrintScaling(PrintScaling.None);
+
+  const page = document.addPage([mmToPoints(layout.page.widthMm), mmToPoints(layout.page.heightMm)]);
+  const { xMm, yMm, widthMm, heightMm } = layout.print;
+  page.drawImage(await document.embedJpg(jpeg), {
+    x: mmToPoints(xMm), y: mmToPoints(layout.page.heightMm - yMm - heightMm), width: mmToPoints(widthMm), height: mmToPoints(heightMm),
+  });
+  for (const line of [...layout.trimCorners, ...layout.centreMarks]) drawLine(page, layout, line, HAIRLINE_PT);
+  drawBar(page, layout);
+  await drawWords(document, page, layout, text);
+  return document.save({ useObjectStreams: false });
+}
+
+function drawLine(page: PDFPage, layout: SheetLayout, { x1, y1, x2, y2 }: Line, thickness: number): void {
+  const height = layout.page.heightMm;
+  page.drawLine({ start: { x: mmToPoints(x1), y: mmToPoints(height - y1) }, end: { x: mmToPoints(x2), y: mmToPoints(height - y2) }, thickness, color: INK });
+}
+
+function drawBar(page: PDFPage, layout: SheetLayout): void {
+  const { bar, strip } = layout;
+  drawLine(page, layout, bar, BAR_PT);
+  for (let mm = 0; mm <= BAR_MM; mm += 10) {
+    const tick = mm % 50 === 0 ? BAR_TICK_MM : BAR_TICK_MM / 2;
+    const mark = strip.vertical
+      ? { x1: bar.x1 - tick, y1: bar.y1 + mm, x2: bar.x1, y2: bar.y1 + mm }
+      : { x1: bar.x1 + mm, y1: bar.y1 - tick, x2: bar.x1 + mm, y2: bar.y1 };
+    drawLine(page, layout, mark, HAIRLINE_PT);
+  }
+}
+
+async function drawWords(document: PDFDocument, page: PDFPage, layout: SheetLayout, text: SheetText): Promise<void> {
+  const plain = await document.embedFont(StandardFonts.Helvetica);
+  const bold = await document.embedFont(StandardFonts.HelveticaBold);
+  const { strip, print, paper } = layout;
+  const size = formatSize([print.widthMm, print.heightMm], text.unitSystem);
+  const name = encodable(text.pieceName, bold);
+  // Along the strip: origin at the start of its inner edge, x along, y towards the page's edge.
+  const along = (xMm: number, yMm: number) =>
+    strip.vertical
+      ? { x: mmToPoints(strip.rect.xMm + yMm), y: mmToPoints(layout.page.heightMm - strip.rect.yMm - xMm), turn: true }
+      : { x: mmToPoints(strip.rect.xMm + xMm), y: mmToPoints(layout.page.heightMm - strip.rect.yMm - yMm), turn: false };
+  const write = (words: string, xMm: number, yMm: number, font: PDFFont, points: number, mirrored = false) => {
+    const { x, y, turn } = along(xMm, yMm);
+    const [cos, sin] = turn ? [0, -1] : [1, 0];
+    const flip = mirrored ? -1 : 1;
+    page.pushOperators(pushGraphicsState(), concatTransformationMatrix(cos * flip, sin * flip, -sin, cos, x, y));
+    page.drawText(encodable(words, font), { x: 0, y: 0, size: points, font, color: INK });
+    page.pushOperators(popGraphicsState());
+  };
+  write(`This bar measures ${BAR_MM} mm (3.94 in). If not: print again at 100 %, no scaling.`, 1, 6.4, plain, 6);
+  const wordsStart = BAR_MM + 5;
+  const mirrorWidthMm = (bold.widthOfTextAtSize(MIRROR_WORDS, 10) * 25.4) / 72;
+  write(MIRROR_WORDS, wordsStart + mirrorWidthMm, 6.9, bold, 10, true);
+  write(`Mirrored sheet: the words above read backwards here.`, wordsStart, 9.6, plain, 5.5);
+  write(shortened(`${name} · print ${size} · ${PAPERS[paper].name}`, plain, 5.5, 96), wordsStart, 11.8, plain, 5.5);
+}
+
+/** The standard fonts know western letters only: others lose their accents, or become "?". */
+function encodable(words: string, font: PDFFont): string {
+  const known = new Set(font.getCharacterSet());
+  const knows = (letter: string) => known.has(letter.codePointAt(0) ?? 0);
+  return [...words].map((letter) => (knows(letter) ? letter : [...letter.normalize('NFKD')].find(knows) ?? '?')).join('');
+}
+
+function shortened(words: string, font: PDFFont, points: number, widthMm: number): string {
+  let text = encodable(words, font);
+  while (text.length > 1 && font.widthOfTextAtSize(text, points) > mmToPoints(widthMm)) text = text.slice(0, -1);
+  return text;
+}

@@ -1,0 +1,8 @@
+export { Shell } from './shell';
+export { useSettings } from './settings';
+export { useNotice } from './notices';
+export { useDemo } from './demo';
+export { usePlannedPieces, useShelf, type PlannedPiece } from './use-shelf';
+export { useNewPiece } from './use-new-piece';
+export { newId } from './ids';
+export { stepWords } from './step-words';

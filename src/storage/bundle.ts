@@ -1,0 +1,88 @@
+/**
+ * The bundle `.fobbet.zip`: piece.json and the picture files as they came. Reading checks limits before content: entries, sizes,
+ * names; then the manifest, the versions, and each picture by its SHA-256. What is damaged or foreign is refused with its reason.
+ */
+import { strFromU8, strToU8, unzipSync, zipSync, type Zippable } from 'fflate';
+import { fail, ok, type Result } from '@/core/shared';
+import { BUNDLE_FORMAT, BUNDLE_SCHEMA, BUNDLE_VERSION, readPiece, type BundleManifest, type Piece, type PictureRecord } from '@/records';
+import { hashBytes } from '@/core/shared/hash';
+
+export type BundleCode = 'bundle-too-large' | 'bundle-not-zip' | 'bundle-foreign' | 'bundle-newer' | 'bundle-damaged' | 'bundle-picture-missing' | 'bundle-picture-damaged';
+
+export interface BundledPicture { record: PictureRecord; bytes: Uint8Array<ArrayBuffer> }
+
+const MANIFEST = 'piece.json';
+const MAX_BUNDLE_BYTES = 256 * 1024 * 1024;
+const MAX_ENTRIES = 30;
+const MAX_MANIFEST_BYTES = 1024 * 1024;
+const MAX_PICTURE_ENTRY_BYTES = 64 * 1024 * 1024;
+const EXTENSIONS: Readonly<Record<PictureRecord['type'], string>> = { 'image/jpeg': 'jpg', 'image/png': 'png', 'image/webp': 'webp' };
+
+/** The same piece gives the same bytes: entries carry the piece's own time. */
+export function writeBundle(piece: Piece, pictures: readonly BundledPicture[]): Uint8Array<ArrayBuffer> {
+  const listed = pictures.map(({ record }) => ({ ...record, path: `pictures/${record.id}.${EXTENSIONS[record.type]}` }));
+  const manifest: BundleManifest = { format: BUNDLE_FORMAT, bundleVersion: BUNDLE_VERSION, piece, pictures: listed };
+  const entries: Zippable = { [MANIFEST]: [strToU8(JSON.stringify(manifest, null, 2)), { level: 6 }] };
+  listed.forEach(({ path }, index) => { entries[path] = [pictures[index].bytes, { level: 0 }]; });
+  return zipSync(entries, { mtime: new Date(Math.max(piece.updatedAt, Date.UTC(1981, 0, 1))) });
+}
+
+export async function openBundle(bytes: Uint8Array): Promise<Result<{ piece: Piece; pictures: BundledPicture[] }, BundleCode>> {
+  if (bytes.length > MAX_BUNDLE_BYTES) return fail('bundle-too-large', `expected at most ${MAX_BUNDLE_BYTES} bytes, got ${bytes.length}`);
+  const files = unpack(bytes);
+  if (!files.ok) return files;
+  const manifest = readManifest(files.value[MANIFEST]);
+  if (!manifest.ok) return manifest;
+  const piece = readPiece(manifest.value.piece);
+  if (!piece.ok) {
+    if (piece.error.code === 'record-newer') return fail('bundle-newer', piece.error.message, { values: piece.error.values });
+    return fail('bundle-damaged', piece.error.message, { path: `piece.${piece.error.path ?? ''}` });
+  }
+  const pictures: BundledPicture[] = [];
+  for (const { path, ...record } of manifest.value.pictures) {
+    const content = files.value[path];
+    if (!content) return fail('bundle-picture-missing', `expected ${path}`, { path, values: { name: record.name } });
+    if ((await hashBytes(content)) !== record.sha256) return fail('bundle-picture-damaged', `${path} does not match its checksum`, { path, values: { name: record.name } });
+    pictures.push({ record, bytes: content });
+  }
+  const referred = [piece.value.picture.pictureId, piece.value.keep.photoId].filter((id) => id !== null);
+  const lacking = referred.find((id) => !pictures.some((picture) => picture.record.id === id));
+  if (lacking) return fail('bundle-picture-missing', `no picture ${lacking}`, { values: { name: lacking } });
+  return ok({ piece: piece.value, pictures });
+}
+
+function unpack(bytes: Uint8Array): Result<Record<string, Uint8Array<ArrayBuffer>>, BundleCode> {
+  let entries = 0;
+  let tooLarge = false;
+  try {
+    const files = unzipSync(bytes, {
+      filter: ({ name, originalSize, size, compression }) => {
+        entries++;
+        const limit = name === MANIFEST ? MAX_MANIFEST_BYTES : MAX_PICTURE_ENTRY_BYTES;
+        if (entries > MAX_ENTRIES || originalSize > limit || (compression === 0 && size !== originalSize)) tooLarge = true;
+        return !tooLarge;
+      },
+    });
+    return tooLarge ? fail('bundle-too-large', 'an entry is over its limit, or there are too many') : ok(files);
+  } catch (error) {
+    const isZip = bytes[0] === 0x50 && bytes[1] === 0x4b;
+    return fail(isZip ? 'bundle-damaged' : 'bundle-not-zip', error instanceof Error ? error.message : String(error));
+  }
+}
+
+function readManifest(content: Uint8Array | undefined): Result<BundleManifest, BundleCode> {
+  if (!content) return fail('bundle-foreign', `expected ${MANIFEST}`);
+  let data: unknown;
+  try {
+    data = JSON.parse(strFromU8(content));
+  } catch {
+    return fail('bundle-damaged', `expected JSON at ${MANIFEST}`);
+  }
+  const { format, bundleVersion } = (data ?? {}) as { format?: unknown; bundleVersion?: unknown };
+  if (format !== BUNDLE_FORMAT) return fail('bundle-foreign', `expected format ${BUNDLE_FORMAT}, got ${JSON.stringify(format)}`);
+  if (typeof bundleVersion === 'number' && bundleVersion > BUNDLE_VERSION) {
+    return fail('bundle-newer', `expected bundle version up to ${BUNDLE_VERSION}, got ${bundleVersion}`, { values: { found: bundleVersion, known: BUNDLE_VERSION } });
+  }
+  const { error, value } = BUNDLE_SCHEMA.validate(data, { convert: false });
+  return error ? fail('bundle-damaged', error.message, { path: error.details[0].path.join('.') }) : ok(value as BundleManifest);
+}

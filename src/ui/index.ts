@@ -1,0 +1,11 @@
+export { theme } from './theme';
+export { ClockProvider, useClock, useNow } from './clock';
+export { UnitsProvider, useUnits } from './units-context';
+export { clockTime, dayName, longDate, span } from './times';
+export { WetnessMark, WETNESS_WORDS } from './wetness-mark';
+export { StateMark, STATE_WORDS } from './state-mark';
+export { Answer, Because, Cautions, Fields, NextRow, Note, Part, Steps, Wide, Worksheet, type ReasonLine } from './worksheet';
+export { ChoiceField, FigureField, LengthField, PercentField, SelectField, TemperatureField, TickRow, VolumeField, type Option } from './fields';
+export { TypedField } from './typed-field';
+export { sentenceFor } from './sentences';
+export { CroppedPicture, Specimen, SurfaceFill, type SpecimenScale } from './specimen';

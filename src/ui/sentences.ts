@@ -1,0 +1,49 @@
+import type { Failure } from '@/core/shared';
+
+interface Formatters { length: (mm: number) => string; size: (...sizesMm: number[]) => string; system: 'metric' | 'inch' }
+
+type Sentence = (values: Readonly<Record<string, string | number>>, units: Formatters) => string;
+
+const figure = (value: string | number | undefined): number => Number(value ?? 0);
+const example = ({ system }: Formatters) => (system === 'inch' ? '11 3/4 in or 30 cm' : '30 cm, 300 mm or 11 3/4 in');
+
+/** Every failure a person can meet, as a sentence that says what is wrong and what to do. */
+const SENTENCES: Readonly<Record<string, Sentence>> = {
+  'length-empty': (_, units) => `Type a length, such as ${example(units)}.`,
+  'length-unreadable': (_, units) => `This does not read as a length. Type it like ${example(units)}.`,
+  'length-range': ({ minMm, maxMm }, units) => `A length between ${units.length(figure(minMm))} and ${units.length(figure(maxMm))} is needed here.`,
+  'quantity-empty': () => 'Type a figure.',
+  'quantity-unreadable': () => 'This does not read as a figure. Type it like 12, 12.5 or 1/2, with its unit if you like.',
+  'quantity-range': ({ min, max }) => `A figure from ${min} to ${max} is needed here.`,
+  'picture-empty': () => 'This file is empty. Choose another picture; nothing was changed.',
+  'picture-type': () => 'This is not a JPEG, PNG or WebP picture. Save it as one of these and choose it again; nothing was changed.',
+  'picture-too-large': ({ bytes }) => `This file has ${Math.round(figure(bytes) / 1048576)} MB; up to 64 MB can be taken. Save it at a higher compression; nothing was changed.`,
+  'picture-too-many-pixels': ({ megapixels }) => `This picture has ${megapixels} megapixels; up to 120 can be taken. Reduce it first; nothing was changed.`,
+  'picture-broken': () => 'This picture is damaged or cut short and cannot be read. Copy it again from where it came; nothing was changed.',
+  'print-exceeds-page': ({ largestWidthMm, largestHeightMm, paper }, units) =>
+    `The print is larger than one ${paper === 'a4' ? 'A4' : 'Letter'} page. This page holds up to ${units.size(figure(largestWidthMm), figure(largestHeightMm))} of its shape.`,
+  'print-too-large': ({ maxMm }, units) => `The print is larger than ${units.length(figure(maxMm))}. Check the blank’s size.`,
+  'print-empty': () => 'The margins leave nothing to print on. Make them smaller.',
+  'crop-empty': () => 'The crop holds no pixels. Draw it larger.',
+  'sheet-failed': () => 'The print could not be made: the browser ran out of memory or stopped it. Close other pages and try again; nothing was changed.',
+  'piece-gone': () => 'This piece was removed in another window. Your change was not saved.',
+  'piece-conflict': ({ paths }) => `Another window changed the same thing (${paths}).`,
+  'piece-exists': () => 'A piece with this identity is here already. Nothing was changed.',
+  'record-newer': ({ found, known }) => `This piece was saved by a newer Fobbet (version ${found}; this one reads up to ${known}). It is kept as it is. Update Fobbet to open it.`,
+  'record-unversioned': () => 'This piece does not say its version, so it cannot be read. It is kept as it is.',
+  'record-invalid': () => 'That does not fit the piece and was not saved. The piece is as it was before.',
+  'storage-full': () => 'The browser’s storage is full: the last change was not saved. Export pieces you no longer need and remove them, then try again.',
+  'storage-failed': () => 'The browser could not save the last change. The piece is as it was before; try again.',
+  'bundle-too-large': () => 'This bundle is larger than Fobbet takes. Nothing was changed.',
+  'bundle-not-zip': () => 'This is not a Fobbet bundle: it is no zip file. Choose a file that ends in .fobbet.zip; nothing was changed.',
+  'bundle-foreign': () => 'This zip file was not made by Fobbet. Choose a file that ends in .fobbet.zip; nothing was changed.',
+  'bundle-newer': ({ found, known }) => `This bundle was made by a newer Fobbet (version ${found}; this one reads up to ${known}). Update Fobbet to open it; nothing was changed.`,
+  'bundle-damaged': () => 'This bundle is damaged or cut short. Copy it again from where it came; nothing was changed.',
+  'bundle-picture-missing': ({ name }) => `This bundle lacks a picture it needs (${name}). Export it again; nothing was changed.`,
+  'bundle-picture-damaged': ({ name }) => `The picture “${name}” in this bundle is damaged. Copy the bundle again from where it came; nothing was changed.`,
+};
+
+export const SENTENCE_CODES = Object.keys(SENTENCES);
+
+export const sentenceFor = (failure: Failure, units: Formatters): string =>
+  SENTENCES[failure.code]?.(failure.values ?? {}, units) ?? 'Something unexpected stopped this. Nothing was changed.';

@@ -1,0 +1,3 @@
+export { Specimen, type SpecimenScale } from './specimen';
+export { SurfaceFill } from './surface-fill';
+export { CroppedPicture } from './cropped-picture';

@@ -1,0 +1,54 @@
+import { expose, transfer } from 'comlink';
+import { imageSize } from 'image-size';
+import { acceptPicture, checkBytes, isWhole, toneShares, type PictureHeader } from '@/core/picture';
+import { fail, ok } from '@/core/shared';
+import { hashBytes } from '@/core/shared/hash';
+import { PREVIEW_PX, type PictureJob } from './protocol';
+
+const HEADER_BYTES = 512 * 1024;
+const PREVIEW_QUALITY = 0.85;
+
+const job: PictureJob = {
+  async inspect(file, onFirstPreview) {
+    const size = checkBytes(file.size);
+    if (!size.ok) return size;
+    const header = await readHeader(file);
+    const accepted = acceptPicture(file.size, header);
+    if (!accepted.ok) return accepted;
+    const bytes = new Uint8Array(await file.arrayBuffer());
+    if (!isWhole(accepted.value.type, bytes)) return fail('picture-broken', 'the file ends before its end mark');
+    const bitmap = await createImageBitmap(file, { imageOrientation: 'from-image' }).catch(() => null);
+    if (!bitmap) return fail('picture-broken', 'the picture could not be decoded');
+
+    const { widthPx, heightPx } = { widthPx: bitmap.width, heightPx: bitmap.height };
+    const scale = Math.min(1, PREVIEW_PX / Math.max(widthPx, heightPx));
+    const canvas = new OffscreenCanvas(Math.max(1, Math.round(widthPx * scale)), Math.max(1, Math.round(heightPx * scale)));
+    const context = canvas.getContext('2d');
+    if (!context) return fail('picture-broken', 'no canvas to decode on');
+    context.fillStyle = '#fff';
+    context.fillRect(0, 0, canvas.width, canvas.height);
+    context.imageSmoothingQuality = 'high';
+    context.drawImage(bitmap, 0, 0, canvas.width, canvas.height);
+    bitmap.close();
+    const first = await createImageBitmap(canvas);
+    onFirstPreview(transfer(first, [first]));
+
+    const tones = toneShares(context.getImageData(0, 0, canvas.width, canvas.height).data);
+    const preview = await canvas.convertToBlob({ type: 'image/jpeg', quality: PREVIEW_QUALITY });
+    return ok({ ...accepted.value, widthPx, heightPx, ...tones, preview, sha256: await hashBytes(bytes) });
+  },
+};
+
+/** Most headers stand in the first half megabyte; a large profile or thumbnail can push them further. */
+async function readHeader(file: Blob): Promise<PictureHeader | null> {
+  for (const part of [file.slice(0, HEADER_BYTES), file]) {
+    try {
+      return imageSize(new Uint8Array(await part.arrayBuffer()));
+    } catch {
+      // tried again with the whole file
+    }
+  }
+  return null;
+}
+
+expose(job);

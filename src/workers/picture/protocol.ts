@@ -1,0 +1,12 @@
+import type { AcceptedPicture, IntakeCode, ToneShares } from '@/core/picture';
+import type { Result } from '@/core/shared';
+
+/** What the worker found in a picture file. The preview is an upright JPEG over white, at most `PREVIEW_PX` on its longer side. */
+export interface InspectedPicture extends AcceptedPicture, ToneShares { sha256: string; preview: Blob }
+
+export interface PictureJob {
+  /** @param onFirstPreview is given a bitmap to show and close, as soon as the file is decoded */
+  inspect(file: Blob, onFirstPreview: (preview: ImageBitmap) => void): Promise<Result<InspectedPicture, IntakeCode>>;
+}
+
+export const PREVIEW_PX = 1600;
