@@ -120,8 +120,8 @@ export function readPiece(data: unknown): Result<Piece, VersionCode> {
 }
 
 export function checkPiece(data: unknown): Result<Piece, 'record-invalid'> {
-  const { error, value } = PIECE_SCHEMA.validate(data, { convert: false });
-  if (!error) return ok(value as Piece);
+  const { error } = PIECE_SCHEMA.validate(data, { convert: false });
+  if (!error) return ok(data as Piece);
   const [detail] = error.details;
   return fail('record-invalid', detail.message, { path: detail.path.join('.') });
 }

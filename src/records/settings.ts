@@ -24,5 +24,5 @@ const SETTINGS_SCHEMA = Joi.object({
 /** Settings are never worth refusing to start for: what can't be read becomes the default. */
 export const readSettings = (data: unknown): Settings => {
   const merged = { ...DEFAULT_SETTINGS, ...(typeof data === 'object' ? data : null) };
-  return SETTINGS_SCHEMA.validate(merged).error ? DEFAULT_SETTINGS : (merged as Settings);
+  return SETTINGS_SCHEMA.validate(merged).error ? DEFAULT_SETTINGS : merged;
 };

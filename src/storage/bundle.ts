@@ -83,6 +83,6 @@ function readManifest(content: Uint8Array | undefined): Result<BundleManifest, B
   if (typeof bundleVersion === 'number' && bundleVersion > BUNDLE_VERSION) {
     return fail('bundle-newer', `expected bundle version up to ${BUNDLE_VERSION}, got ${bundleVersion}`, { values: { found: bundleVersion, known: BUNDLE_VERSION } });
   }
-  const { error, value } = BUNDLE_SCHEMA.validate(data, { convert: false });
-  return error ? fail('bundle-damaged', error.message, { path: error.details[0].path.join('.') }) : ok(value as BundleManifest);
+  const { error } = BUNDLE_SCHEMA.validate(data, { convert: false });
+  return error ? fail('bundle-damaged', error.message, { path: error.details[0].path.join('.') }) : ok(data as BundleManifest);
 }

@@ -8,7 +8,7 @@ import { inspectPicture } from '@/workers/picture/client';
 import { useNotice } from './notices';
 
 interface DemoAccess { demo: boolean; loading: boolean; load: () => Promise<void> }
-const DemoContext = createContext<DemoAccess>({ demo: false, loading: false, load: async () => undefined });
+const DemoContext = createContext<DemoAccess>({ demo: false, loading: false, load: () => Promise.resolve() });
 /** The example pieces: started with on a demo server, offered to a newcomer everywhere. */
 export const useDemo = () => useContext(DemoContext);
 

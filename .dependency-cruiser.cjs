@@ -1,0 +1,30 @@
+/** The arrows of docs/architecture.md: app → features → {ui, workers, storage, standins} → records → core. An arrow the wrong way fails the build. */
+const below = {
+  core: [],
+  records: ['core'],
+  ui: ['core', 'records'],
+  workers: ['core', 'records'],
+  storage: ['core', 'records'],
+  standins: ['core', 'records'],
+  demo: ['core', 'records'],
+  features: ['core', 'records', 'ui', 'workers', 'storage', 'standins', 'demo'],
+  app: ['core', 'records', 'ui', 'workers', 'storage', 'standins', 'demo', 'features'],
+};
+const layers = Object.keys(below);
+const TESTS = '\\.test\\.tsx?$|^src/testing/';
+
+module.exports = {
+  forbidden: [
+    ...layers.map((layer) => ({
+      name: `${layer}-looks-down-only`,
+      severity: 'error',
+      comment: `src/${layer} may import from: ${[layer, ...below[layer]].join(', ')}`,
+      from: { path: `^src/${layer}/`, pathNot: TESTS },
+      to: { path: '^src/', pathNot: `^src/(${[layer, ...below[layer]].join('|')})/` },
+    })),
+    { name: 'core-is-plain', severity: 'error', comment: 'The core has no interface, storage or framework in it.', from: { path: '^src/core/' }, to: { path: 'node_modules/(react|react-dom|next|@mui|@emotion|dexie|comlink)(/|$)' } },
+    { name: 'no-circles', severity: 'error', from: { path: '^src/' }, to: { circular: true } },
+    { name: 'no-lost-imports', severity: 'error', from: { path: '^src/' }, to: { couldNotResolve: true } },
+  ],
+  options: { doNotFollow: { path: 'node_modules' }, tsPreCompilationDeps: true, tsConfig: { fileName: 'tsconfig.json' }, enhancedResolveOptions: { extensions: ['.ts', '.tsx', '.js', '.mjs', '.css'], exportsFields: ['exports'], conditionNames: ['import', 'require', 'node', 'default', 'types'] }, exclude: { path: '\\.css$' } },
+};

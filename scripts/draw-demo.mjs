@@ -1,0 +1,103 @@
+// Draws the example's pictures into public/demo: SVG for what is drawn, seeded noise through sharp for what is photo-like.
+// The same pictures every time. Run by the build; `node scripts/draw-demo.mjs --force` draws them anew.
+import { existsSync, mkdirSync } from 'node:fs';
+import { join } from 'node:path';
+import sharp from 'sharp';
+
+const OUT = join(import.meta.dirname, '..', 'public', 'demo');
+
+/** Mulberry32: a small seeded generator, so that grain and stars stay where they are. */
+function seeded(seed) {
+  let state = seed >>> 0;
+  return () => {
+    state = (state + 0x6d2b79f5) >>> 0;
+    let t = Math.imul(state ^ (state >>> 15), 1 | state);
+    t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t;
+    return ((t ^ (t >>> 14)) >>> 0) / 4294967296;
+  };
+}
+
+const svg = (width, height, body) => Buffer.from(`<svg xmlns="http://www.w3.org/2000/svg" width="${width}" height="${height}" viewBox="0 0 ${width} ${height}">${body}</svg>`);
+
+/** Film grain over a drawing: noise of the given strength around mid grey, laid over softly. */
+async function grained(image, width, height, seed, strength) {
+  const random = seeded(seed);
+  const noise = Buffer.alloc(width * height);
+  for (let i = 0; i < noise.length; i++) noise[i] = 128 + (random() + random() - 1) * strength;
+  const layer = await sharp(noise, { raw: { width, height, channels: 1 } }).blur(0.7).toColourspace('srgb').png().toBuffer();
+  return sharp(image).composite([{ input: layer, blend: 'soft-light' }]);
+}
+
+async function departuresBoard() {
+  const [width, height] = [2880, 1880];
+  const rows = [['08.05', 'Coldharbour Quay', '1'], ['09.40', 'Thistle Bridge', '2'], ['11.15', 'Upper Wren', '1'], ['13.50', 'Slatefold Tunnel', '2'], ['16.30', 'Coldharbour Quay', '1']];
+  const lines = rows.map(([time, place, platform], i) => {
+    const y = 760 + i * 205;
+    return `<text x="230" y="${y}" font-size="132">${time}</text><text x="760" y="${y}" font-size="132">${place}</text><text x="2560" y="${y}" font-size="132">${platform}</text>
+      <line x1="200" x2="2680" y1="${y + 58}" y2="${y + 58}" stroke="#22303a" stroke-width="4"/>`;
+  }).join('');
+  const body = `<rect width="${width}" height="${height}" fill="#fdfcf8"/>
+    <rect x="70" y="70" width="${width - 140}" height="${height - 140}" fill="none" stroke="#22303a" stroke-width="22"/>
+    <rect x="112" y="112" width="${width - 224}" height="${height - 224}" fill="none" stroke="#8a1f1c" stroke-width="8"/>
+    <g font-family="serif" fill="#22303a"><text x="${width / 2}" y="350" font-size="210" font-weight="bold" text-anchor="middle" letter-spacing="24" fill="#8a1f1c">WRENFOLD HALT</text>
+    <text x="230" y="540" font-size="88" font-style="italic">Departs</text><text x="760" y="540" font-size="88" font-style="italic">For</text><text x="2400" y="540" font-size="88" font-style="italic">Platform</text>
+    <line x1="200" x2="2680" y1="585" y2="585" stroke="#8a1f1c" stroke-width="10"/>${lines}</g>`;
+  await sharp(svg(width, height, body)).jpeg({ quality: 92 }).toFile(join(OUT, 'departures-board.jpg'));
+}
+
+async function viaductAtDusk() {
+  const [width, height] = [3000, 2080];
+  const random = seeded(11);
+  const arches = Array.from({ length: 9 }, (_, i) => {
+    const x = 130 + i * 320;
+    return `M${x} 2080 V1120 A120 150 0 0 1 ${x + 240} 1120 V2080 Z`;
+  }).join(' ');
+  const hill = (base, swing, seed) => {
+    const wave = seeded(seed);
+    const phase = wave() * 6;
+    return `M0 ${height} ${Array.from({ length: 61 }, (_, i) => `L${i * 50} ${base - swing * (Math.sin(i * 0.11 + phase) + 0.5 * Math.sin(i * 0.31 + phase * 2))}`).join(' ')} L${width} ${height} Z`;
+  };
+  const steam = Array.from({ length: 38 }, (_, i) => `<circle cx="${1210 - i * 26 - random() * 30}" cy="${712 - i * 5 - random() * 60}" r="${22 + i * 2.6 + random() * 16}" fill="#fff5ea" opacity="${0.34 - i * 0.007}"/>`).join('');
+  const windows = Array.from({ length: 15 }, (_, i) => `<rect x="${1432 + i * 62}" y="822" width="34" height="30" fill="#ffd98a"/>`).join('');
+  const body = `<defs><linearGradient id="sky" x1="0" y1="0" x2="0" y2="1"><stop offset="0" stop-color="#31446e"/><stop offset=".38" stop-color="#8d86ab"/><stop offset=".62" stop-color="#eab391"/><stop offset=".8" stop-color="#fbe3c0"/></linearGradient>
+    <radialGradient id="sun" cx=".72" cy=".66" r=".4"><stop offset="0" stop-color="#fff3d6"/><stop offset="1" stop-color="#fff3d6" stop-opacity="0"/></radialGradient>
+    <linearGradient id="stone" x1="0" y1="0" x2="1" y2="0"><stop offset="0" stop-color="#4a4148"/><stop offset="1" stop-color="#77615b"/></linearGradient><filter id="soft"><feGaussianBlur stdDeviation="16"/></filter></defs>
+    <rect width="${width}" height="${height}" fill="url(#sky)"/><rect width="${width}" height="${height}" fill="url(#sun)"/>
+    <path d="${hill(1260, 120, 3)}" fill="#8b7f96"/><path d="${hill(1430, 90, 8)}" fill="#655e78"/><g filter="url(#soft)">${steam}</g>
+    <path fill-rule="evenodd" d="M0 900 H${width} V2080 H0 Z ${arches}" fill="url(#stone)"/><path d="M0 900 H${width} v26 H0 Z" fill="#2f2a33"/>
+    <g fill="#26222b"><rect x="1400" y="800" width="980" height="100"/><path d="M1170 900 v-86 h150 v-46 h74 v132 Z"/><rect x="1196" y="742" width="26" height="76"/><circle cx="1216" cy="892" r="26"/><circle cx="1290" cy="892" r="26"/><circle cx="1360" cy="892" r="26"/></g>${windows}
+    <path d="${hill(1880, 60, 21)}" fill="#2c2a35"/>`;
+  const drawn = await sharp(svg(width, height, body)).png().toBuffer();
+  await (await grained(drawn, width, height, 5, 70)).jpeg({ quality: 90 }).toFile(join(OUT, 'viaduct-at-dusk.jpg'));
+}
+
+async function fernPlate() {
+  const [width, height] = [1500, 2000];
+  const fronds = [];
+  const frond = (x, y, length, angle, depth) => {
+    const [dx, dy] = [Math.cos(angle), Math.sin(angle)];
+    fronds.push(`<path d="M${x} ${y} q${dx * length * 0.5 - dy * 12} ${dy * length * 0.5 + dx * 12} ${dx * length} ${dy * length}" stroke-width="${depth === 0 ? 12 : 5}"/>`);
+    if (depth === 2) return;
+    const leaves = depth === 0 ? 17 : 9;
+    for (let i = 2; i <= leaves; i++) {
+      const share = i / (leaves + 1);
+      const size = length * (depth === 0 ? 0.4 : 0.3) * Math.sin(Math.PI * (0.16 + 0.84 * (1 - share)));
+      for (const side of [-1, 1]) {
+        const [px, py] = [x + dx * length * share, y + dy * length * share];
+        if (depth === 1) fronds.push(`<ellipse cx="${px + Math.cos(angle + side) * size * 0.5}" cy="${py + Math.sin(angle + side) * size * 0.5}" rx="${size * 0.5}" ry="${size * 0.17}" transform="rotate(${((angle + side) * 180) / Math.PI} ${px + Math.cos(angle + side) * size * 0.5} ${py + Math.sin(angle + side) * size * 0.5})" fill="#2e5a3c" stroke="none"/>`);
+        else frond(px, py, size, angle + side * 0.95, 1);
+      }
+    }
+  };
+  frond(740, 1650, 1330, -Math.PI / 2 + 0.06, 0);
+  const body = `<rect width="${width}" height="${height}" fill="#ffffff"/><rect x="50" y="50" width="${width - 100}" height="${height - 100}" fill="none" stroke="#2e5a3c" stroke-width="6"/>
+    <g fill="none" stroke="#234a31" stroke-linecap="round">${fronds.join('')}</g>
+    <path d="M620 1800 h260" stroke="#234a31" stroke-width="5"/><circle cx="750" cy="1800" r="16" fill="#8a1f1c"/>`;
+  await sharp(svg(width, height, body)).png({ palette: true }).toFile(join(OUT, 'fern-plate.png'));
+}
+
+const files = { 'departures-board.jpg': departuresBoard, 'viaduct-at-dusk.jpg': viaductAtDusk, 'fern-plate.png': fernPlate };
+mkdirSync(OUT, { recursive: true });
+for (const [name, draw] of Object.entries(files)) {
+  if (process.argv.includes('--force') || !existsSync(join(OUT, name))) await draw();
+}

@@ -1,0 +1,58 @@
+// `npm run shots`: one picture per main view from the example, into docs/screenshots. Needs a build.
+// `node scripts/shots.mjs OUT [NAME …]` puts chosen ones elsewhere.
+import { spawn } from 'node:child_process';
+import { mkdirSync } from 'node:fs';
+import { join } from 'node:path';
+import { chromium } from '@playwright/test';
+import { ROOT, bin } from './steps.mjs';
+
+const PORT = 3455;
+const DESK = { width: 1280, height: 800 };
+const HAND = { width: 390, height: 844 };
+const VIEWS = [
+  { name: 'today', path: '/', size: DESK },
+  { name: 'today-phone', path: '/', size: HAND },
+  { name: 'pieces', path: '/pieces', size: DESK },
+  { name: 'first-piece', path: '/', size: DESK, empty: true },
+  { name: 'picture', path: '/piece/demo-viaduct/picture', size: DESK },
+  { name: 'surface', path: '/piece/demo-fern-marker/surface', size: DESK },
+  { name: 'method', path: '/piece/demo-viaduct/method', size: DESK },
+  { name: 'sheet', path: '/piece/demo-departures-board/sheet', size: DESK },
+  { name: 'lay', path: '/piece/demo-viaduct/lay', size: DESK },
+  { name: 'lay-phone', path: '/piece/demo-viaduct/lay', size: HAND },
+  { name: 'cure', path: '/piece/demo-departures-board/cure', size: DESK },
+  { name: 'cure-phone', path: '/piece/demo-departures-board/cure', size: HAND, full: true },
+  { name: 'rub', path: '/piece/demo-departures-board/rub', size: DESK },
+  { name: 'rub-phone', path: '/piece/demo-departures-board/rub', size: HAND, full: true },
+  { name: 'mend', path: '/piece/demo-fern-marker/mend', size: DESK },
+  { name: 'seal', path: '/piece/demo-fern-marker/seal', size: DESK },
+  { name: 'keep', path: '/piece/demo-fern-marker/keep', size: DESK },
+  { name: 'cure-dark', path: '/piece/demo-departures-board/cure', size: DESK, dark: true },
+];
+
+const [out = join(ROOT, 'docs', 'screenshots'), ...names] = process.argv.slice(2);
+mkdirSync(out, { recursive: true });
+const server = spawn(bin('next'), ['start', '-p', String(PORT)], { cwd: ROOT, env: { ...process.env, FOBBET_DEMO: '1' }, stdio: ['ignore', 'pipe', 'inherit'] });
+await new Promise((resolve) => server.stdout.on('data', (chunk) => String(chunk).includes('Ready') && resolve()));
+const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'] });
+try {
+  for (const view of VIEWS.filter(({ name }) => names.length === 0 || names.includes(name))) {
+    const context = await browser.newContext({ viewport: view.size, locale: 'en-GB', colorScheme: view.dark ? 'dark' : 'light', reducedMotion: 'reduce' });
+    const page = await context.newPage();
+    page.on('pageerror', (error) => console.error(`${view.name}: ${error.message}`));
+    page.on('console', (message) => message.type() === 'error' && console.error(`${view.name}: ${message.text()}`));
+    if (view.empty) await page.route('**/demo/*', (route) => route.abort());
+    await page.goto(`http://localhost:${PORT}/`);
+    if (!view.empty) await page.getByText('Fern platform marker').first().waitFor();
+    else await page.getByTestId('new-piece').waitFor();
+    if (view.path !== '/') await page.goto(`http://localhost:${PORT}${view.path}`);
+    await page.waitForTimeout(1200);
+    if (view.empty) await page.getByLabel('Close').click().catch(() => undefined);
+    await page.waitForTimeout(300);
+    await page.screenshot({ path: join(out, `${view.name}.png`), fullPage: view.full ?? false });
+    await context.close();
+  }
+} finally {
+  await browser.close();
+  server.kill();
+}

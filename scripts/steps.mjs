@@ -1,0 +1,69 @@
+// Shared by the plain Node scripts: runs a command, installs what is missing. Needs no node_modules to start.
+import { spawn, spawnSync } from 'node:child_process';
+import { existsSync, readFileSync, statSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+
+export const ROOT = join(import.meta.dirname, '..');
+export const bin = (name) => join(ROOT, 'node_modules', '.bin', name);
+
+/** Runs a command to its end, output shown; resolves to its exit code. */
+export function run(command, args, { env = {}, capture } = {}) {
+  return new Promise((resolve) => {
+    const child = spawn(command, args, { cwd: ROOT, env: { ...process.env, NEXT_TELEMETRY_DISABLED: '1', ...env }, stdio: capture ? ['ignore', 'pipe', 'pipe'] : ['ignore', 'inherit', 'inherit'] });
+    if (capture) {
+      const pass = (stream, out) => stream.on('data', (chunk) => { out.write(chunk); capture(String(chunk)); });
+      pass(child.stdout, process.stdout);
+      pass(child.stderr, process.stderr);
+    }
+    child.on('error', (error) => { console.error(`${command}: ${error.message}`); resolve(127); });
+    child.on('close', (code, signal) => resolve(signal ? 1 : code));
+  });
+}
+
+export async function must(command, args, options) {
+  const code = await run(command, args, options);
+  if (code !== 0) {
+    console.error(`\n${command} ${args.join(' ')} ended with ${code}.`);
+    process.exit(code);
+  }
+}
+
+const found = (command) => spawnSync('sh', ['-c', `command -v ${command}`]).status === 0;
+
+/** Installs the packages of package-lock.json, unless that very lock file was installed before. */
+export async function installPackages() {
+  const lock = readFileSync(join(ROOT, 'package-lock.json'), 'utf8');
+  const stamp = join(ROOT, 'node_modules', '.fobbet-installed');
+  if (existsSync(stamp) && readFileSync(stamp, 'utf8') === lock) return;
+  console.log('Installing packages …');
+  await must('npm', ['ci', '--no-audit', '--no-fund']);
+  writeFileSync(stamp, lock);
+}
+
+/** Installs programs through apt where they are missing: on Debian, as root or with sudo. */
+export async function installPrograms(programs) {
+  const missing = Object.entries(programs).filter(([command]) => !found(command)).map(([, name]) => name);
+  if (missing.length === 0) return;
+  if (!found('apt-get')) {
+    console.error(`Missing: ${missing.join(', ')}. Install them with your system's package manager and run this again.`);
+    process.exit(1);
+  }
+  console.log(`Installing ${missing.join(', ')} …`);
+  const sudo = process.getuid?.() === 0 ? [] : ['sudo'];
+  const apt = (...args) => { const [command, ...rest] = [...sudo, 'apt-get', ...args]; return run(command, rest, { env: { DEBIAN_FRONTEND: 'noninteractive' } }); };
+  await apt('update', '-qq');
+  if ((await apt('install', '-y', '-qq', '--no-install-recommends', ...missing)) !== 0) {
+    console.error(`Could not install ${missing.join(', ')}.`);
+    process.exit(1);
+  }
+}
+
+/** Builds unless the last build is newer than everything it is made from. */
+export async function build({ force = false } = {}) {
+  const id = join(ROOT, '.next', 'BUILD_ID');
+  const sources = ['src', 'scripts/draw-demo.mjs', 'package-lock.json', 'next.config.ts', 'tsconfig.json'];
+  const fresh = existsSync(id) && spawnSync('find', [...sources, '-newer', id, '-type', 'f'], { cwd: ROOT, encoding: 'utf8' }).stdout.trim() === '' && statSync(id).size > 0;
+  if (fresh && !force) return;
+  await must(process.execPath, [join('scripts', 'draw-demo.mjs')]);
+  await must(bin('next'), ['build']);
+}

@@ -1,0 +1,108 @@
+'use client';
+import { Button } from '@mui/material';
+import { useState } from 'react';
+import { COLDEST_FILM_C, DAMPEST_PERCENT, vapourPressureDeficitKpa, type WaitRule } from '@/core/cure';
+import { formatDuration } from '@/core/measure';
+import type { CautionId } from '@/core/craft';
+import { useSettings } from '@/features/shell';
+import type { Settings } from '@/records';
+import { Answer, Because, Cautions, ChoiceField, Fields, FigureField, NextRow, Note, Part, PercentField, TemperatureField, WETNESS_WORDS, WetnessMark, clockTime, span, useClock, useUnits, type ReasonLine } from '@/ui';
+import { LandingDrawing } from '../drawings/landing';
+import { MissingList } from '../missing-list';
+import { NextLink } from '../next-link';
+import { useOpenPiece } from '../piece-context';
+import { StationLayout } from '../station-layout';
+import { CureScale } from './cure-scale';
+
+const RULES: Readonly<Record<WaitRule, string>> = {
+  sign: 'By the sign: rub once it is evenly opaque, no patch feels cool, and a corner will not lift.',
+  clock: 'By the clock: the full time, always.',
+  'clock-floor': 'By the clock: this binder allows no shortcut, however warm and dry the room.',
+  label: 'By your own figure.',
+};
+
+export function CureStation() {
+  const { piece, plan, change, now } = useOpenPiece();
+  const { change: changeSettings } = useSettings();
+  const units = useUnits();
+  const clock = useClock();
+  const { cure } = piece;
+  const wait = plan.cure;
+  const times = plan.cureClock;
+  const cold = wait?.warnings.includes('too-cold') ?? false;
+  const damp = wait?.warnings.includes('damp') ?? false;
+  const rubbing = piece.rub.done.length > 0;
+
+  const changeRoom = (patch: Partial<Settings['room']>, label: string) => {
+    change('cure', patch, label);
+    changeSettings({ room: { temperatureC: cure.temperatureC, humidityPercent: cure.humidityPercent, ...patch } });
+  };
+
+  const reasons: ReasonLine[] = [];
+  if (wait && plan.binder && plan.surface) {
+    const { min, max } = wait.baseHours;
+    if (wait.rule === 'label') reasons.push({ figure: formatDuration(wait.likelyHours), text: 'from the label or your own log, as it stands', overruled: true });
+    else {
+      reasons.push({ figure: min === max ? `${max} h` : `${min}–${max} h`, text: `${plan.binder.name.toLowerCase()} at 21 °C and 50 %` });
+      const deficit = vapourPressureDeficitKpa(plan.room);
+      reasons.push({ figure: `× ${wait.factor.room > 99 ? '∞' : wait.factor.room.toFixed(2)}`, text: `this room: its air can take up ${deficit.toFixed(2)} kPa of water, against 1.24 kPa` });
+      reasons.push({ figure: `× ${wait.factor.surface.toFixed(2)}`, text: plan.surface.name.toLowerCase() });
+      if (Math.abs(wait.factor.film - 1) > 0.005) reasons.push({ figure: `× ${wait.factor.film.toFixed(2)}`, text: 'your film against the usual one', overruled: piece.lay.filmUm !== null });
+      if (wait.factor.air !== 1) reasons.push({ figure: `× ${wait.factor.air.toFixed(2)}`, text: 'a fan moves the air' });
+      reasons.push({ figure: `= × ${wait.factor.total.toFixed(2)}`, text: wait.factor.limited ? 'held within 0.4 and 4, where the model can be trusted' : 'together' });
+    }
+    if (wait.floorHours > 0) reasons.push({ figure: `≥ ${wait.floorHours} h`, text: 'floor of this binder' });
+  }
+  const cautions: CautionId[] = ['label-first'];
+  if (cold) cautions.unshift('cold-film');
+  if (damp) cautions.unshift('damp-air');
+
+  return (
+    <StationLayout specimen={<LandingDrawing picture="ghost" caption={times ? <span style={{ display: 'flex', gap: 8, alignItems: 'center' }}><WetnessMark wetness={times.wetness} /> {WETNESS_WORDS[times.wetness]} under its paper.</span> : 'The print under its paper, drying.'} />}>
+      <Answer stop={cold}>{answer()}</Answer>
+      {wait && <Note>{RULES[wait.rule]}</Note>}
+      {wait && <CureScale wait={wait} times={times} now={now} />}
+      {wait && !times && <NextRow><Button variant="contained" onClick={() => change('lay', { laidAt: clock() }, 'laid')} data-testid="laid-now">Laid now: start the clock</Button></NextRow>}
+      {times && !rubbing && now < times.likelyAt && <NotifyButton />}
+      <Part title="Change">
+        <Fields>
+          <TemperatureField label="Room temperature" value={cure.temperatureC} onCommit={(value) => value !== null && changeRoom({ temperatureC: value }, 'room temperature')} testId="temperature" />
+          <PercentField label="Relative humidity" value={cure.humidityPercent} onCommit={(value) => value !== null && changeRoom({ humidityPercent: value }, 'humidity')} testId="humidity" />
+          <ChoiceField label="Air" value={cure.air} options={[{ id: 'still', name: 'Still' }, { id: 'fan', name: 'Fan' }]} onCommit={(air) => change('cure', { air }, 'air')} />
+          {wait && wait.floorHours === 0 && <ChoiceField label="Wait" value={cure.school} options={[{ id: 'sign', name: 'By the sign' }, { id: 'clock', name: 'By the clock' }]} onCommit={(school) => change('cure', { school }, 'rule of waiting')} />}
+          <FigureField label="Hours on the label" value={cure.labelHours} unit="h" min={0.1} max={2000} computed="as computed" onCommit={(labelHours) => change('cure', { labelHours }, 'label hours')} hint={cure.labelHours !== null ? 'clear to go back to Fobbet’s figure' : 'overrules the computed time'} testId="label-hours" />
+        </Fields>
+      </Part>
+      <Because reasons={reasons} />
+      <MissingList station="cure" />
+      <Cautions ids={cautions} />
+      <NextRow><NextLink station="rub" quiet={!times || now < times.earliestAt} /></NextRow>
+    </StationLayout>
+  );
+
+  function answer(): string {
+    if (!wait) return 'The wait follows from the method and the room.';
+    if (cold) return `Do not lay or rub below ${units.temperature(COLDEST_FILM_C)}: the film may never form.`;
+    if (rubbing) return 'Cured: rubbing has begun.';
+    if (!times) return `Wait ${formatDuration(wait.likelyHours)} after laying${wait.safeHours > wait.likelyHours ? `, ${formatDuration(wait.safeHours)} to be safe` : ''}.`;
+    if (now >= times.safeAt) return 'The full time is over: rub.';
+    if (now >= times.likelyAt) return 'Start rubbing now, if the sign is right.';
+    const lead = damp ? `The air is above ${DAMPEST_PERCENT} %: ` : '';
+    return `${lead}${lead ? 's' : 'S'}tart rubbing ${whenWords(times.likelyAt)}, ${span(times.likelyAt - now)}.`;
+  }
+
+  function whenWords(at: number): string {
+    const text = clockTime(at, now);
+    return /^\d/.test(text) ? `today after ${text}` : text.replace(/ (\d\d:)/, ' after $1');
+  }
+}
+
+/** Offers the browser's own notification; the page tells in any case while it is open. */
+function NotifyButton() {
+  const supported = typeof Notification !== 'undefined';
+  const [permission, setPermission] = useState(supported ? Notification.permission : 'denied');
+  if (!supported) return null;
+  if (permission === 'granted') return <Note>The browser will tell you when it is time, as long as Fobbet stays open in a tab.</Note>;
+  if (permission === 'denied') return <Note>Notifications are off for this page. Fobbet shows it under Today; a calendar file from the piece’s menu rings on its own.</Note>;
+  return <NextRow><Button variant="outlined" size="small" onClick={() => void Notification.requestPermission().then(setPermission)}>Tell me when it is time</Button></NextRow>;
+}

@@ -1,0 +1,1 @@
+export { PiecePage } from './piece-page';

@@ -1,0 +1,106 @@
+'use client';
+import { Button } from '@mui/material';
+import { nominalFilmUm, TOOLS, type CautionId, type CoatedFace } from '@/core/craft';
+import { formatVolume } from '@/core/measure';
+import { Answer, Because, Cautions, ChoiceField, Fields, FigureField, LengthField, NextRow, Note, Part, Steps, VolumeField, clockTime, useClock, useUnits, type ReasonLine } from '@/ui';
+import { LandingDrawing } from '../drawings/landing';
+import { rectOf } from '../drawings/rect-of';
+import { MissingList } from '../missing-list';
+import { NextLink } from '../next-link';
+import { useOpenPiece } from '../piece-context';
+import { StationLayout } from '../station-layout';
+import { layingWords } from './laying-words';
+
+type FaceChoice = 'paper' | 'surface' | 'both';
+const FACES: { id: FaceChoice; name: string }[] = [{ id: 'paper', name: 'Paper' }, { id: 'surface', name: 'Surface' }, { id: 'both', name: 'Both' }];
+const faceChoice = (faces: readonly CoatedFace[]): FaceChoice => (faces.length === 2 ? 'both' : faces[0]);
+const facesOf = (choice: FaceChoice): CoatedFace[] => (choice === 'both' ? ['paper', 'surface'] : [choice]);
+
+export function LayStation() {
+  const { piece, plan, change, now } = useOpenPiece();
+  const units = useUnits();
+  const clock = useClock();
+  const { lay } = piece;
+  const planned = plan.lay;
+  const binder = plan.binder;
+  const laidAt = lay.laidAt;
+
+  const reasons: ReasonLine[] = [];
+  if (planned && binder && plan.surface) {
+    for (const face of planned.coat.faces) reasons.push({ figure: units.area(face.areaMm2), text: `${face.face === 'paper' ? 'of paper' : binder.wholeSurface ? 'of surface, the whole face' : `of surface, ${units.length(lay.extendMm)} past the print`}: ${units.volume(face.volumeMl)}` });
+    reasons.push({ figure: `${Math.round(planned.filmUm)} µm`, text: 'wet film on each face', overruled: lay.filmUm !== null });
+    if (planned.coat.bed) reasons.push({ figure: units.volume(planned.coat.bed.volumeMl), text: `first coat of ${planned.coat.bed.filmUm} µm, dried before the print` });
+    reasons.push({ figure: `× ${plan.surface.absorbency}`, text: `${plan.surface.name.toLowerCase()} drinks` });
+    reasons.push({ figure: `+ ${Math.round(planned.coat.lossShare * 100)} %`, text: 'stays in brush and pot' });
+    reasons.push({ figure: `${planned.openMinutes.toFixed(0)} min`, text: `until it skins at ${units.temperature(plan.room.temperatureC)} and ${Math.round(plan.room.humidityPercent)} %; spreading takes about ${Math.max(1, Math.round(planned.spreadMinutes))} min` });
+  }
+  const cautions: CautionId[] = ['back-of-paper', 'brushes', 'label-first'];
+  if (plan.cure?.warnings.includes('too-cold')) cautions.push('cold-film');
+  if (plan.cure?.warnings.includes('damp')) cautions.push('damp-air');
+  if (piece.surface.kind === 'glass') cautions.push('glass-edges');
+
+  return (
+    <StationLayout specimen={<LandingDrawing picture={laidAt === null ? 'none' : 'ghost'} caption={planned ? `Dashed: where the coat goes. Solid: the print, ${units.length(plan.print?.rect.xMm ?? 0)} from the left edge, ${units.length(plan.print?.rect.yMm ?? 0)} from the top.` : 'Where the print will lie.'} overlay={() => <CoatOverlay />} />}>
+      <Answer>{answer()}</Answer>
+      {planned && laidAt === null && (
+        <NextRow>
+          <Button variant="contained" size="large" onClick={() => change('lay', { laidAt: clock() }, 'laid')} data-testid="laid-now">Laid now: start the clock</Button>
+        </NextRow>
+      )}
+      {laidAt !== null && (
+        <NextRow>
+          <Note>Laid {clockTime(laidAt, now)}.</Note>
+          <button type="button" className="plain" onClick={() => change('lay', { laidAt: null }, 'not laid')}>It is not laid</button>
+        </NextRow>
+      )}
+      {planned && binder && (
+        <Part title="Lay">
+          <Steps>{planned.steps.map((step) => <li key={step.code}><span>{layingWords(step, binder, units)}</span></li>)}</Steps>
+          <Note>At hand: {TOOLS.lay.join(', ')}.</Note>
+        </Part>
+      )}
+      {planned && binder && (
+        <Part title="Change">
+          <Fields>
+            <ChoiceField label="Coat" value={faceChoice(lay.faces ?? binder.faces)} options={FACES} onCommit={(choice) => change('lay', { faces: facesOf(choice) }, 'coated faces')} />
+            {!binder.wholeSurface && <LengthField small label="Coat goes past the print by" value={lay.extendMm} maxMm={100} onCommit={(value) => value !== null && change('lay', { extendMm: value }, 'coat past the print')} />}
+            <FigureField label="Wet film, each face" value={lay.filmUm} unit="µm" whole min={20} max={2000} computed={`${nominalFilmUm(binder)} µm`} onCommit={(filmUm) => change('lay', { filmUm }, 'wet film')} hint={lay.filmUm !== null ? `Fobbet says ${nominalFilmUm(binder)} µm; clear to go back` : 'from the label, if it says so'} testId="film" />
+            <VolumeField label="Really used" value={lay.mediumUsedMl} clearable onCommit={(mediumUsedMl) => change('lay', { mediumUsedMl }, 'medium used')} hint="Fobbet learns from it" />
+          </Fields>
+        </Part>
+      )}
+      <Because reasons={reasons} />
+      <MissingList station="lay" />
+      <Cautions ids={cautions} />
+      <NextRow><NextLink station="cure" quiet={laidAt === null} /></NextRow>
+    </StationLayout>
+  );
+
+  function answer(): string {
+    if (!planned) return 'The amount follows from the print, the surface and the method.';
+    if (laidAt !== null) return 'The print is laid and drying.';
+    return `Pour ${formatVolume(planned.coat.totalMl, units.system)} and lay within ${Math.floor(planned.openMinutes)} min.`;
+  }
+}
+
+/** The coat's outline, the print, and strokes from the middle outwards. */
+function CoatOverlay() {
+  const { plan, piece } = useOpenPiece();
+  if (!plan.lay || !plan.print) return null;
+  const { rect } = plan.print;
+  const { outline } = plan.lay.coat;
+  const [cx, cy] = [rect.xMm + rect.widthMm / 2, rect.yMm + rect.heightMm / 2];
+  const strokes = [0, 45, 90, 135, 180, 225, 270, 315].map((degrees) => {
+    const angle = (degrees * Math.PI) / 180;
+    const [dx, dy] = [(Math.cos(angle) * rect.widthMm) / 2, (Math.sin(angle) * rect.heightMm) / 2];
+    return { degrees, x1: cx + dx * 0.22, y1: cy + dy * 0.22, x2: cx + dx * 0.72, y2: cy + dy * 0.72 };
+  });
+  return (
+    <g fill="none" vectorEffect="non-scaling-stroke">
+      <rect {...rectOf(outline)} stroke="#2C5C94" strokeWidth={1.8} strokeDasharray="7 5" vectorEffect="non-scaling-stroke" />
+      <rect {...rectOf(rect)} stroke="#1E2126" strokeWidth={1.4} vectorEffect="non-scaling-stroke" />
+      {piece.lay.laidAt === null && strokes.map(({ degrees, ...line }) => <line key={degrees} {...line} stroke="#2C5C94" strokeWidth={2} strokeLinecap="round" vectorEffect="non-scaling-stroke" />)}
+      <circle cx={cx} cy={cy} r={Math.min(rect.widthMm, rect.heightMm) * 0.07} fill="#2C5C94" fillOpacity={piece.lay.laidAt === null ? 0.3 : 0} />
+    </g>
+  );
+}

@@ -1,0 +1,87 @@
+'use client';
+import { Button, LinearProgress } from '@mui/material';
+import { format } from 'date-fns';
+import { FileDown } from 'lucide-react';
+import { BAR_MM, PAPERS, barVerdict, pagesThatHold, type Orientation, type PaperId } from '@/core/sheet';
+import type { MarginsMm } from '@/core/shape';
+import { TOOLS } from '@/core/craft';
+import { Answer, Because, Cautions, ChoiceField, Fields, LengthField, NextRow, Note, Part, Wide, sentenceFor, useClock, useUnits, type ReasonLine } from '@/ui';
+import { LandingDrawing } from '../drawings/landing';
+import { MissingList } from '../missing-list';
+import { NextLink } from '../next-link';
+import { VERDICT_WORDS } from '../picture/verdict-words';
+import { useOpenPiece } from '../piece-context';
+import { StationLayout } from '../station-layout';
+import { useMakeSheet } from './use-make-sheet';
+
+const PAPER_OPTIONS = (Object.keys(PAPERS) as PaperId[]).map((id) => ({ id, name: PAPERS[id].name }));
+const ORIENTATIONS: { id: Orientation; name: string }[] = [{ id: 'auto', name: 'As it fits' }, { id: 'portrait', name: 'Portrait' }, { id: 'landscape', name: 'Landscape' }];
+const SIDES: { key: keyof MarginsMm; name: string }[] = [{ key: 'topMm', name: 'Margin above' }, { key: 'bottomMm', name: 'Margin below' }, { key: 'leftMm', name: 'Margin left' }, { key: 'rightMm', name: 'Margin right' }];
+
+export function SheetStation() {
+  const { piece, plan, change } = useOpenPiece();
+  const units = useUnits();
+  const clock = useClock();
+  const making = useMakeSheet();
+  const { sheet } = piece;
+  const print = plan.print;
+  const layout = plan.sheet?.ok ? plan.sheet.value : null;
+  const refused = plan.sheet && !plan.sheet.ok ? plan.sheet.error : null;
+  const holding = print && refused ? pagesThatHold(print.rect).filter((page) => page.paper !== sheet.paper || page.orientation !== sheet.orientation) : [];
+  const bar = sheet.barMeasuredMm !== null && print ? barVerdict(sheet.barMeasuredMm, Math.max(print.rect.widthMm, print.rect.heightMm)) : null;
+
+  const reasons: ReasonLine[] = [];
+  if (print && plan.blank) {
+    reasons.push({ figure: units.size(print.rect.widthMm, print.rect.heightMm), text: `print: the blank of ${units.size(plan.blank.widthMm, plan.blank.heightMm)} less its margins` });
+    if (plan.window && Math.abs(plan.window.widthMm - print.rect.widthMm) + Math.abs(plan.window.heightMm - print.rect.heightMm) > 0.5) reasons.push({ figure: 'centred', text: 'the crop has another shape than the blank, so it is placed in the middle' });
+    reasons.push({ figure: `${Math.round(print.ppi)} ppi`, text: `of the picture’s own pixels: ${VERDICT_WORDS[print.verdict]}${plan.surface?.coarse ? ' (a coarse surface forgives a third less)' : ''}` });
+    if (layout) reasons.push({ figure: `${layout.rasterPpi} ppi`, text: `printed as ${layout.rasterPx.widthPx} × ${layout.rasterPx.heightPx} dots, mirrored` });
+  }
+
+  return (
+    <StationLayout specimen={<LandingDrawing picture="landed" caption="As it lands: the right way round on the blank." />}>
+      <Answer stop={refused !== null || bar?.good === false}>{answer()}</Answer>
+      {refused && holding.length > 0 && (
+        <Note>It fits on {holding.map((page) => `${PAPERS[page.paper].name} ${page.orientation}`).join(' or ')}.</Note>
+      )}
+      {refused?.code === 'print-exceeds-page' && holding.length === 0 && <Note>Make the margins wider or choose a smaller blank. A print over several pages is not made yet.</Note>}
+      {layout && (
+        <NextRow>
+          <Button variant="contained" startIcon={<FileDown size={18} />} onClick={making.make} disabled={making.progress !== null} data-testid="make-pdf">Make the PDF</Button>
+          {making.progress !== null && <><LinearProgress variant="determinate" value={making.progress * 100} sx={{ flex: 1 }} aria-label="Making the print" /><Button onClick={making.cancel}>Stop</Button></>}
+        </NextRow>
+      )}
+      <Part title="Change">
+        <Fields>
+          {SIDES.map(({ key, name }) => <LengthField key={key} small label={name} value={sheet.margins[key]} onCommit={(value) => value !== null && change('sheet', { margins: { ...sheet.margins, [key]: value } }, name.toLowerCase())} testId={`margin-${key}`} />)}
+          <ChoiceField label="Paper" value={sheet.paper} options={PAPER_OPTIONS} onCommit={(paper) => change('sheet', { paper }, 'paper')} />
+          <ChoiceField label="Way round" value={sheet.orientation} options={ORIENTATIONS} onCommit={(orientation) => change('sheet', { orientation }, 'way round')} />
+        </Fields>
+      </Part>
+      {layout && (
+        <Part title="Check the print">
+          <Fields>
+            <LengthField small label={`The ${BAR_MM} mm bar measures`} value={sheet.barMeasuredMm} minMm={50} maxMm={150} clearable onCommit={(barMeasuredMm) => change('sheet', { barMeasuredMm, printedAt: barMeasuredMm === null ? sheet.printedAt : sheet.printedAt ?? clock() }, 'measured bar')} testId="bar-measured" hint={units.system === 'inch' ? '3.94 in when right' : 'in mm; 100 when right'} />
+            <div>{sheet.printedAt === null
+              ? <Button variant="outlined" onClick={() => change('sheet', { printedAt: clock() }, 'printed and trimmed')} data-testid="printed">Printed and trimmed</Button>
+              : <Note>Printed {format(sheet.printedAt, 'd MMM HH:mm')}. <button type="button" className="plain" onClick={() => change('sheet', { printedAt: null, barMeasuredMm: null }, 'not printed')}>Print again</button></Note>}</div>
+            {bar && <Wide><Note>{bar.good ? 'The printer is true to size.' : `The printer makes everything ${bar.scalePercent.toFixed(1)} % of its size: this print is ${units.length(Math.abs(bar.printErrorMm))} too ${bar.printErrorMm < 0 ? 'short' : 'long'}. Print again at 100 %, with “fit to page” off.`}</Note></Wide>}
+          </Fields>
+          <Note>Trim along the corner marks, inside the edge so that no white rim is left. At hand: {TOOLS.sheet.join(', ')}.</Note>
+        </Part>
+      )}
+      <Because reasons={reasons} />
+      <MissingList station="sheet" />
+      <Cautions ids={['knife']} />
+      <NextRow><NextLink station="lay" quiet={sheet.printedAt === null} /></NextRow>
+    </StationLayout>
+  );
+
+  function answer(): string {
+    if (refused) return sentenceFor(refused, units);
+    if (!print || !layout) return 'The sheet follows from the picture and the blank.';
+    if (bar && !bar.good) return 'Print again: this page is not at 100 %.';
+    if (sheet.printedAt !== null) return 'The sheet is printed and checked.';
+    return `Print one ${PAPERS[layout.paper].name} page, ${layout.orientation}, mirrored, at 100 %.`;
+  }
+}

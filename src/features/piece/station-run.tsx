@@ -1,0 +1,23 @@
+'use client';
+import Link from 'next/link';
+import { STATIONS, type StationId } from '@/core/plan';
+import { STATE_WORDS, StateMark } from '@/ui';
+import { useOpenPiece } from './piece-context';
+import { STATION_NAMES } from './station-names';
+import css from './station-run.module.css';
+
+/** The ten stations as a tape measure: each with its key and its state. */
+export function StationRun({ current }: { current: StationId }) {
+  const { piece, states } = useOpenPiece();
+  return (
+    <nav className={css.tape} aria-label="Stations">
+      {STATIONS.map((station, index) => (
+        <Link key={station} href={`/piece/${piece.id}/${station}`} aria-current={station === current ? 'step' : undefined} data-state={states[station]} aria-label={`${STATION_NAMES[station]}, ${STATE_WORDS[states[station]]}`}>
+          <span className={css.key} aria-hidden>{(index + 1) % 10}</span>
+          <span className={css.station}>{STATION_NAMES[station]}</span>
+          <StateMark state={states[station]} />
+        </Link>
+      ))}
+    </nav>
+  );
+}

@@ -1,0 +1,48 @@
+'use client';
+import { useCallback, useEffect, useRef, useState } from 'react';
+import type { StoredPicture } from '@/records';
+import { newId, useNotice } from '@/features/shell';
+import { sentenceFor, useUnits } from '@/ui';
+import { inspectPicture } from '@/workers/picture/client';
+import type { Running } from '@/workers/running';
+
+export interface PictureTaking {
+  /** A bitmap of the picture being read, to be shown meanwhile. */
+  first: ImageBitmap | null;
+  busy: boolean;
+  take: (file: File) => void;
+  cancel: () => void;
+}
+
+/** Reads a picture file in a worker and hands it on, or says why it can't. Nothing is changed until it is whole. */
+export function useTakePicture(onTaken: (picture: StoredPicture) => void): PictureTaking {
+  const notice = useNotice();
+  const units = useUnits();
+  const [first, setFirst] = useState<ImageBitmap | null>(null);
+  const [busy, setBusy] = useState(false);
+  const running = useRef<Running<unknown> | null>(null);
+
+  const finish = useCallback(() => {
+    setBusy(false);
+    setFirst((bitmap) => { bitmap?.close(); return null; });
+  }, []);
+  useEffect(() => () => running.current?.cancel(), []);
+
+  const take = useCallback((file: File) => {
+    running.current?.cancel();
+    setBusy(true);
+    const job = inspectPicture(file, (bitmap) => setFirst(bitmap));
+    running.current = job;
+    void job.done.then((result) => {
+      if (running.current !== job) return;
+      finish();
+      if (result === null) return;
+      if (!result.ok) return notice({ text: sentenceFor(result.error, units), tone: 'error' });
+      const { type, sha256, widthPx, heightPx, paleShare, darkShare, preview } = result.value;
+      onTaken({ id: newId(), name: file.name.slice(0, 255), type, bytes: file.size, sha256, widthPx, heightPx, paleShare, darkShare, file, preview });
+    });
+  }, [finish, notice, onTaken, units]);
+
+  const cancel = useCallback(() => { running.current?.cancel(); finish(); }, [finish]);
+  return { first, busy, take, cancel };
+}

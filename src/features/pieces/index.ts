@@ -1,0 +1,3 @@
+export { PiecesPage } from './pieces-page';
+export { PieceFigure } from './piece-figure';
+export { FirstPiece } from './first-piece';
