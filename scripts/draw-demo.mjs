@@ -40,7 +40,7 @@ async function departuresBoard() {
     <rect x="70" y="70" width="${width - 140}" height="${height - 140}" fill="none" stroke="#22303a" stroke-width="22"/>
     <rect x="112" y="112" width="${width - 224}" height="${height - 224}" fill="none" stroke="#8a1f1c" stroke-width="8"/>
     <g font-family="serif" fill="#22303a"><text x="${width / 2}" y="350" font-size="210" font-weight="bold" text-anchor="middle" letter-spacing="24" fill="#8a1f1c">WRENFOLD HALT</text>
-    <text x="230" y="540" font-size="88" font-style="italic">Departs</text><text x="760" y="540" font-size="88" font-style="italic">For</text><text x="2400" y="540" font-size="88" font-style="italic">Platform</text>
+    <text x="230" y="540" font-size="88" font-style="italic">Departs</text><text x="760" y="540" font-size="88" font-style="italic">For</text><text x="2680" y="540" font-size="88" font-style="italic" text-anchor="end">Platform</text>
     <line x1="200" x2="2680" y1="585" y2="585" stroke="#8a1f1c" stroke-width="10"/>${lines}</g>`;
   await sharp(svg(width, height, body)).jpeg({ quality: 92 }).toFile(join(OUT, 'departures-board.jpg'));
 }
@@ -78,14 +78,14 @@ async function fernPlate() {
     const [dx, dy] = [Math.cos(angle), Math.sin(angle)];
     fronds.push(`<path d="M${x} ${y} q${dx * length * 0.5 - dy * 12} ${dy * length * 0.5 + dx * 12} ${dx * length} ${dy * length}" stroke-width="${depth === 0 ? 12 : 5}"/>`);
     if (depth === 2) return;
-    const leaves = depth === 0 ? 17 : 9;
+    const leaves = depth === 0 ? 19 : 11;
     for (let i = 2; i <= leaves; i++) {
       const share = i / (leaves + 1);
-      const size = length * (depth === 0 ? 0.4 : 0.3) * Math.sin(Math.PI * (0.16 + 0.84 * (1 - share)));
+      const size = length * (depth === 0 ? 0.4 : 0.34) * (1 - share) ** 0.75 * Math.min(1, share * 5);
       for (const side of [-1, 1]) {
         const [px, py] = [x + dx * length * share, y + dy * length * share];
-        if (depth === 1) fronds.push(`<ellipse cx="${px + Math.cos(angle + side) * size * 0.5}" cy="${py + Math.sin(angle + side) * size * 0.5}" rx="${size * 0.5}" ry="${size * 0.17}" transform="rotate(${((angle + side) * 180) / Math.PI} ${px + Math.cos(angle + side) * size * 0.5} ${py + Math.sin(angle + side) * size * 0.5})" fill="#2e5a3c" stroke="none"/>`);
-        else frond(px, py, size, angle + side * 0.95, 1);
+        if (depth === 1) fronds.push(`<ellipse cx="${px + Math.cos(angle + side) * size * 0.5}" cy="${py + Math.sin(angle + side) * size * 0.5}" rx="${size * 0.5}" ry="${size * 0.2}" transform="rotate(${((angle + side) * 180) / Math.PI} ${px + Math.cos(angle + side) * size * 0.5} ${py + Math.sin(angle + side) * size * 0.5})" fill="#2e5a3c" stroke="none"/>`);
+        else frond(px, py, size, angle + side * 1.12, 1);
       }
     }
   };

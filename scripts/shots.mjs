@@ -33,6 +33,7 @@ const VIEWS = [
 const [out = join(ROOT, 'docs', 'screenshots'), ...names] = process.argv.slice(2);
 mkdirSync(out, { recursive: true });
 const server = spawn(bin('next'), ['start', '-p', String(PORT)], { cwd: ROOT, env: { ...process.env, FOBBET_DEMO: '1' }, stdio: ['ignore', 'pipe', 'inherit'] });
+process.on('exit', () => server.kill());
 await new Promise((resolve) => server.stdout.on('data', (chunk) => String(chunk).includes('Ready') && resolve()));
 const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'] });
 try {

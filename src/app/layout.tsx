@@ -1,14 +1,12 @@
 import '@fontsource-variable/atkinson-hyperlegible-next';
 import '@fontsource-variable/bricolage-grotesque';
-import CssBaseline from '@mui/material/CssBaseline';
 import InitColorSchemeScript from '@mui/material/InitColorSchemeScript';
-import { ThemeProvider } from '@mui/material/styles';
 import { AppRouterCacheProvider } from '@mui/material-nextjs/v16-appRouter';
 import type { Metadata, Viewport } from 'next';
 import { connection } from 'next/server';
 import type { ReactNode } from 'react';
 import { Shell } from '@/features/shell';
-import { theme } from '@/ui';
+import { Themed } from '@/ui';
 import '@/ui/base.css';
 
 export const metadata: Metadata = { title: 'Fobbet', description: 'Plans a photo transfer from the picture to the sealed piece.' };
@@ -21,10 +19,7 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
       <body>
         <InitColorSchemeScript attribute='[data-scheme="%s"]' defaultMode="system" />
         <AppRouterCacheProvider>
-          <ThemeProvider theme={theme} defaultMode="system">
-            <CssBaseline />
-            <Shell demo={process.env.FOBBET_DEMO === '1'}>{children}</Shell>
-          </ThemeProvider>
+          <Themed><Shell demo={process.env.FOBBET_DEMO === '1'}>{children}</Shell></Themed>
         </AppRouterCacheProvider>
       </body>
     </html>

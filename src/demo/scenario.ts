@@ -13,12 +13,15 @@ export const DEMO_PICTURES: readonly DemoPicture[] = [
   { id: 'demo-picture-fern', file: 'fern-plate.png', name: 'fern-plate.png' },
 ];
 
+/** The waiting room in late autumn, with the stove lit. */
+export const DEMO_ROOM = { temperatureC: 19, humidityPercent: 55 };
+
 const HOUR_MS = 3_600_000;
 
 /** Three pieces in different stages: one drying, one about to be printed, one being sealed. @param now epoch ms */
 export function demoPieces(now: number): Piece[] {
   const reopening = format(nextSaturday(addDays(now, 16)), 'yyyy-MM-dd');
-  const room = { temperatureC: 19, humidityPercent: 55, air: 'still' as const, school: 'sign' as const, labelHours: null };
+  const room = { ...DEMO_ROOM, air: 'still' as const, school: 'sign' as const, labelHours: null };
 
   const board = newPiece('demo-departures-board', 'Departures board', now - 30 * HOUR_MS);
   const drying: Piece = {

@@ -11,7 +11,7 @@ type NumberField = Omit<TypedFieldProps<number>, 'parse' | 'format'>;
 /** @param small a margin or an overlap: a bare number is millimetres */
 export function LengthField({ minMm = 0, maxMm = 3000, small = false, ...props }: NumberField & { minMm?: number; maxMm?: number; small?: boolean }) {
   const { system, length } = useUnits();
-  return <TypedField {...props} parse={(text) => parseLengthMm(text, system, { minMm, maxMm }, small ? 'mm' : 'cm')} format={length} />;
+  return <TypedField {...props} parse={(text) => parseLengthMm(text, system, { minMm, maxMm }, small ? 'mm' : 'cm')} format={(mm) => (small && system === 'metric' ? `${Number(mm.toFixed(1))} mm` : length(mm))} />;
 }
 
 export function VolumeField({ min = 0, max = 100_000, ...props }: NumberField & { min?: number; max?: number }) {

@@ -10,6 +10,12 @@ export function clockTime(at: number, now: number): string {
   return days > 1 && days < 7 ? `${format(at, 'EEEE')} ${time}` : `${format(at, 'EEE d MMM')}, ${time}`;
 }
 
+/** "today after 14:20", "Thursday after 09:40". */
+export function afterTime(at: number, now: number): string {
+  const text = clockTime(at, now);
+  return /^\d/.test(text) ? `today after ${text}` : text.replace(/,? (\d\d:)/, ' after $1');
+}
+
 /** "today", "Saturday", "Sat 12 Dec". */
 export function dayName(at: number, now: number): string {
   const days = differenceInCalendarDays(at, now);

@@ -26,7 +26,7 @@ export function preparation(surface: SurfaceRecord, job: Job['surface'], room: R
       ? step('degrease', 'Degrease', 'A fingerprint is enough to let the picture go.', surface.id === 'glass' || surface.id === 'glazed-ceramic' ? ['glass-edges'] : [])
       : null,
     surface.id === 'metal' ? step('derust', 'Brush off loose rust', 'Rust lifts with the paper.', ['sanding-dust']) : null,
-    ['stone', 'terracotta'].includes(surface.id) ? step('wash-dry', 'Wash it and let it dry a day', 'Trapped water and dust stop the binder from reaching the stone.', [], WASH_DRY_HOURS) : null,
+    ['stone', 'terracotta'].includes(surface.id) ? step('wash-dry', 'Wash it', 'Trapped water and dust stop the binder from reaching the stone.', [], WASH_DRY_HOURS) : null,
     surface.id === 'cloth' ? step('prewash', 'Wash it without softener, dry and iron flat', 'Dressing and softener repel the medium; creases become holes.', []) : null,
     surface.id === 'cloth' ? step('lay-flat', 'Put a barrier inside and lay it flat', 'Medium that soaks through glues both layers together.') : null,
     wooden || surface.class === 'mineral' ? step('dust', 'Dust off', 'Dust is a layer of holes.') : null,

@@ -1,11 +1,12 @@
 'use client';
 import { createContext, useCallback, useContext, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
-import { DEMO_PICTURES, demoPieces, type DemoPicture } from '@/demo/scenario';
+import { DEMO_PICTURES, DEMO_ROOM, demoPieces, type DemoPicture } from '@/demo/scenario';
 import type { StoredPicture } from '@/records';
 import { addPieces, database } from '@/storage';
 import { useClock } from '@/ui';
 import { inspectPicture } from '@/workers/picture/client';
 import { useNotice } from './notices';
+import { useSettings } from './settings';
 
 interface DemoAccess { demo: boolean; loading: boolean; load: () => Promise<void> }
 const DemoContext = createContext<DemoAccess>({ demo: false, loading: false, load: () => Promise.resolve() });
@@ -25,6 +26,7 @@ async function readDemoPicture({ id, file, name }: DemoPicture): Promise<StoredP
 export function DemoProvider({ demo, children }: { demo: boolean; children: ReactNode }) {
   const clock = useClock();
   const notice = useNotice();
+  const { change } = useSettings();
   const started = useRef(false);
   const [loading, setLoading] = useState(false);
 
@@ -33,13 +35,14 @@ export function DemoProvider({ demo, children }: { demo: boolean; children: Reac
     try {
       const pictures = await Promise.all(DEMO_PICTURES.map(readDemoPicture));
       const added = await addPieces(database(), demoPieces(clock()), pictures);
+      if (added.ok) change({ room: DEMO_ROOM });
       if (!added.ok && added.error.code !== 'piece-exists') throw new Error(added.error.message);
     } catch {
       notice({ text: 'The example could not be loaded. Your own pieces are untouched.', tone: 'error' });
     } finally {
       setLoading(false);
     }
-  }, [clock, notice]);
+  }, [clock, notice, change]);
 
   useEffect(() => {
     if (!demo || started.current) return;

@@ -3,12 +3,12 @@ import type { SizeMm } from '@/core/shape';
 
 /** Noise frequencies (per mm of the object, along and across the grain) and strength for each kind of ground. */
 const GRAIN: Readonly<Record<SurfaceRecord['class'], { along: number; across: number; strength: number }>> = {
-  wood: { along: 0.006, across: 0.22, strength: 0.42 },
+  wood: { along: 0.006, across: 0.22, strength: 0.26 },
   painted: { along: 0.05, across: 0.08, strength: 0.07 },
-  fabric: { along: 0.9, across: 0.9, strength: 0.3 },
+  fabric: { along: 0.9, across: 0.9, strength: 0.1 },
   leather: { along: 0.35, across: 0.35, strength: 0.35 },
   smooth: { along: 0.004, across: 0.006, strength: 0.14 },
-  mineral: { along: 0.06, across: 0.08, strength: 0.5 },
+  mineral: { along: 0.06, across: 0.08, strength: 0.36 },
   wax: { along: 0.01, across: 0.01, strength: 0.1 },
 };
 /** What a base coat leaves of the grain. */

@@ -5,7 +5,8 @@ import css from './cure.module.css';
 
 /** The wait as a scale from laid to safe, with the earliest and likely marks and how far it has come. */
 export function CureScale({ wait, times, now }: { wait: CureWait; times: CureClock | null; now: number }) {
-  const marks = [
+  const single = wait.earliestHours === wait.safeHours;
+  const marks = single ? [{ name: 'full time', hours: wait.safeHours, at: times?.safeAt }] : [
     { name: 'earliest', hours: wait.earliestHours, at: times?.earliestAt },
     { name: 'likely', hours: wait.likelyHours, at: times?.likelyAt },
     { name: 'safe', hours: wait.safeHours, at: times?.safeAt },

@@ -6,7 +6,7 @@ import { formatDuration } from '@/core/measure';
 import type { CautionId } from '@/core/craft';
 import { useSettings } from '@/features/shell';
 import type { Settings } from '@/records';
-import { Answer, Because, Cautions, ChoiceField, Fields, FigureField, NextRow, Note, Part, PercentField, TemperatureField, WETNESS_WORDS, WetnessMark, clockTime, span, useClock, useUnits, type ReasonLine } from '@/ui';
+import { Answer, Because, Cautions, ChoiceField, Fields, FigureField, NextRow, Note, Part, PercentField, TemperatureField, WETNESS_WORDS, WetnessMark, afterTime, span, useClock, useUnits, type ReasonLine } from '@/ui';
 import { LandingDrawing } from '../drawings/landing';
 import { MissingList } from '../missing-list';
 import { NextLink } from '../next-link';
@@ -64,6 +64,7 @@ export function CureStation() {
       {wait && <CureScale wait={wait} times={times} now={now} />}
       {wait && !times && <NextRow><Button variant="contained" onClick={() => change('lay', { laidAt: clock() }, 'laid')} data-testid="laid-now">Laid now: start the clock</Button></NextRow>}
       {times && !rubbing && now < times.likelyAt && <NotifyButton />}
+      <Because reasons={reasons} />
       <Part title="Change">
         <Fields>
           <TemperatureField label="Room temperature" value={cure.temperatureC} onCommit={(value) => value !== null && changeRoom({ temperatureC: value }, 'room temperature')} testId="temperature" />
@@ -73,7 +74,6 @@ export function CureStation() {
           <FigureField label="Hours on the label" value={cure.labelHours} unit="h" min={0.1} max={2000} computed="as computed" onCommit={(labelHours) => change('cure', { labelHours }, 'label hours')} hint={cure.labelHours !== null ? 'clear to go back to Fobbet’s figure' : 'overrules the computed time'} testId="label-hours" />
         </Fields>
       </Part>
-      <Because reasons={reasons} />
       <MissingList station="cure" />
       <Cautions ids={cautions} />
       <NextRow><NextLink station="rub" quiet={!times || now < times.earliestAt} /></NextRow>
@@ -88,12 +88,7 @@ export function CureStation() {
     if (now >= times.safeAt) return 'The full time is over: rub.';
     if (now >= times.likelyAt) return 'Start rubbing now, if the sign is right.';
     const lead = damp ? `The air is above ${DAMPEST_PERCENT} %: ` : '';
-    return `${lead}${lead ? 's' : 'S'}tart rubbing ${whenWords(times.likelyAt)}, ${span(times.likelyAt - now)}.`;
-  }
-
-  function whenWords(at: number): string {
-    const text = clockTime(at, now);
-    return /^\d/.test(text) ? `today after ${text}` : text.replace(/ (\d\d:)/, ' after $1');
+    return `${lead}${lead ? 's' : 'S'}tart rubbing ${afterTime(times.likelyAt, now)}, ${span(times.likelyAt - now)}.`;
   }
 }
 

@@ -53,6 +53,7 @@ export function LayStation() {
           <button type="button" className="plain" onClick={() => change('lay', { laidAt: null }, 'not laid')}>It is not laid</button>
         </NextRow>
       )}
+      <Because reasons={reasons} />
       {planned && binder && (
         <Part title="Lay">
           <Steps>{planned.steps.map((step) => <li key={step.code}><span>{layingWords(step, binder, units)}</span></li>)}</Steps>
@@ -69,7 +70,6 @@ export function LayStation() {
           </Fields>
         </Part>
       )}
-      <Because reasons={reasons} />
       <MissingList station="lay" />
       <Cautions ids={cautions} />
       <NextRow><NextLink station="cure" quiet={laidAt === null} /></NextRow>
@@ -83,6 +83,9 @@ export function LayStation() {
   }
 }
 
+/** Length of a stroke's arrowhead in the print's shorter side. */
+const HEAD_SHARE = 0.035;
+
 /** The coat's outline, the print, and strokes from the middle outwards. */
 function CoatOverlay() {
   const { plan, piece } = useOpenPiece();
@@ -90,16 +93,20 @@ function CoatOverlay() {
   const { rect } = plan.print;
   const { outline } = plan.lay.coat;
   const [cx, cy] = [rect.xMm + rect.widthMm / 2, rect.yMm + rect.heightMm / 2];
+  const span = Math.min(rect.widthMm, rect.heightMm);
   const strokes = [0, 45, 90, 135, 180, 225, 270, 315].map((degrees) => {
     const angle = (degrees * Math.PI) / 180;
     const [dx, dy] = [(Math.cos(angle) * rect.widthMm) / 2, (Math.sin(angle) * rect.heightMm) / 2];
-    return { degrees, x1: cx + dx * 0.22, y1: cy + dy * 0.22, x2: cx + dx * 0.72, y2: cy + dy * 0.72 };
+    const [tipX, tipY] = [cx + dx * 0.72, cy + dy * 0.72];
+    const heading = Math.atan2(dy, dx);
+    const barb = (turn: number) => `L${tipX - HEAD_SHARE * span * Math.cos(heading + turn)} ${tipY - HEAD_SHARE * span * Math.sin(heading + turn)}`;
+    return { degrees, path: `M${cx + dx * 0.22} ${cy + dy * 0.22} L${tipX} ${tipY} ${barb(0.5)} M${tipX} ${tipY} ${barb(-0.5)}` };
   });
   return (
     <g fill="none" vectorEffect="non-scaling-stroke">
       <rect {...rectOf(outline)} stroke="#2C5C94" strokeWidth={1.8} strokeDasharray="7 5" vectorEffect="non-scaling-stroke" />
       <rect {...rectOf(rect)} stroke="#1E2126" strokeWidth={1.4} vectorEffect="non-scaling-stroke" />
-      {piece.lay.laidAt === null && strokes.map(({ degrees, ...line }) => <line key={degrees} {...line} stroke="#2C5C94" strokeWidth={2} strokeLinecap="round" vectorEffect="non-scaling-stroke" />)}
+      {piece.lay.laidAt === null && strokes.map(({ degrees, path }) => <path key={degrees} d={path} stroke="#2C5C94" strokeWidth={2} strokeLinecap="round" vectorEffect="non-scaling-stroke" />)}
       <circle cx={cx} cy={cy} r={Math.min(rect.widthMm, rect.heightMm) * 0.07} fill="#2C5C94" fillOpacity={piece.lay.laidAt === null ? 0.3 : 0} />
     </g>
   );

@@ -2,7 +2,7 @@
 import { Button } from '@mui/material';
 import { PRINTS, USES } from '@/core/craft';
 import type { Candidate } from '@/core/method';
-import { Answer, Cautions, ChoiceField, Fields, NextRow, Note, Part, SelectField, Wide } from '@/ui';
+import { Answer, Because, Cautions, ChoiceField, Fields, NextRow, Note, Part, SelectField, Wide } from '@/ui';
 import { LandingDrawing } from '../drawings/landing';
 import { MissingList } from '../missing-list';
 import { NextLink } from '../next-link';
@@ -24,6 +24,7 @@ export function MethodStation() {
   return (
     <StationLayout specimen={<LandingDrawing caption={plan.binder ? `Expected with ${plan.binder.name.toLowerCase()}: ${plan.binder.base === 'clear' ? 'the surface shows where the picture is white' : 'white stays white'}.` : 'Choose a method to see what becomes of the whites.'} />}>
       <Answer stop={stop}>{answer()}</Answer>
+      {chosen && <Because reasons={chosen.reasons.slice(0, LEADING_REASONS).map(({ points, text }) => ({ figure: points > 0 ? `+ ${points}` : `− ${Math.abs(points)}`, text }))} />}
       <Part title="Change">
         <Fields>
           <Wide><SelectField label="What the print is made with" value={piece.method.print} options={PRINTS.map(({ id, name }) => ({ id, name }))} onCommit={(print) => change('method', { print }, 'kind of print')} testId="print-kind" /></Wide>
@@ -61,6 +62,7 @@ export function MethodStation() {
 }
 
 const SHOWN_REASONS = 3;
+const LEADING_REASONS = 5;
 
 function CandidateRow({ candidate, chosen, best, onChoose }: { candidate: Candidate; chosen: boolean; best: boolean; onChoose: () => void }) {
   const { binder, school, score, reasons, conditions } = candidate;
@@ -72,6 +74,7 @@ function CandidateRow({ candidate, chosen, best, onChoose }: { candidate: Candid
         <h4 className={css.name}>{binder.name}</h4>
         <p className={css.essence}>{school.id} · {school.name}. {binder.character}</p>
         {conditions.map((text) => <p key={text} className={css.condition}>Works – {text.charAt(0).toLowerCase()}{text.slice(1)}</p>)}
+        {best && !chosen && <Note>{plain.slice(0, SHOWN_REASONS).map((reason) => reason.text).join(' ')}</Note>}
         <details>
           <summary>Why {score} of 100</summary>
           <ul className={css.reasons}>
@@ -79,7 +82,6 @@ function CandidateRow({ candidate, chosen, best, onChoose }: { candidate: Candid
             {reasons.map((reason) => <li key={reason.text}><span>{reason.points > 0 ? `+${reason.points}` : reason.points}</span>{reason.text}</li>)}
           </ul>
         </details>
-        {(best || chosen) && <Note>{plain.slice(0, SHOWN_REASONS).map((reason) => reason.text).join(' ')}</Note>}
       </div>
       <Button size="small" variant={chosen ? 'contained' : 'outlined'} onClick={onChoose} aria-pressed={chosen} aria-label={`${chosen ? 'Chosen' : 'Choose'}: ${binder.name}`}>{chosen ? 'Chosen' : 'Choose'}</Button>
     </li>

@@ -32,7 +32,7 @@ export function CropEditor({ aspect, taking }: { aspect: number | null; taking: 
           <img src={previewUrl} alt={`${picture.name}, upright`} className={css.preview} data-testid="picture-preview" />
         </ReactCrop>
       </div>
-      <figcaption className={css.caption}><span>{picture.name}: drag the frame or its handles; arrow keys move it. What lies outside is not printed.</span><TurnButton /></figcaption>
+      <figcaption className={css.caption}><span>Drag the frame or its corners; arrow keys move it.</span><TurnButton /></figcaption>
     </figure>
   );
 }

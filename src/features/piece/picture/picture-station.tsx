@@ -14,7 +14,7 @@ import { CropEditor } from './crop-editor';
 import { PictureDrop, PicturePick } from './picture-drop';
 import { VERDICT_WORDS } from './verdict-words';
 
-const RATIO_NAMES: Readonly<Record<CropRatio, string>> = { blank: 'As the blank inside its margins', free: 'Free', '1:1': 'Square 1:1', '5:4': '5:4', '4:5': '4:5', '3:2': '3:2', '2:3': '2:3', '16:9': '16:9' };
+const RATIO_NAMES: Readonly<Record<CropRatio, string>> = { blank: 'As the blank', free: 'Free', '1:1': 'Square 1:1', '5:4': '5:4', '4:5': '4:5', '3:2': '3:2', '2:3': '2:3', '16:9': '16:9' };
 
 export function PictureStation() {
   const { piece, plan, picture, change, side } = useOpenPiece();

@@ -5,7 +5,7 @@ import { Fragment, useState } from 'react';
 import { TOOLS } from '@/core/craft';
 import { passDryAt } from '@/core/plan';
 import type { RectMm } from '@/core/shape';
-import { Answer, Because, Cautions, Fields, FigureField, NextRow, Note, Part, TickRow, clockTime, span, useClock, type ReasonLine } from '@/ui';
+import { Answer, Because, Cautions, Fields, FigureField, NextRow, Note, Part, TickRow, afterTime, clockTime, span, useClock, type ReasonLine } from '@/ui';
 import { LandingDrawing } from '../drawings/landing';
 import { rectOf } from '../drawings/rect-of';
 import { MissingList } from '../missing-list';
@@ -44,6 +44,7 @@ export function RubStation() {
   return (
     <StationLayout specimen={<LandingDrawing picture={piece.lay.laidAt === null || done > 0 ? 'landed' : 'ghost'} haze={done > 0 || piece.lay.laidAt === null ? haze : 0} caption={done === 0 ? 'The order of the sections, from a corner.' : `After ${done} of ${total} passes, dry: what is milky is paper.`} overlay={() => planned && plan.print && !finished ? <Sections rect={plan.print.rect} count={planned.sections} /> : null} />}>
       <Answer stop={early}>{answer()}</Answer>
+      <Because reasons={reasons} />
       {planned && (
         <Part title="Passes">
           {planned.passes.map((pass, index) => (
@@ -67,7 +68,6 @@ export function RubStation() {
           </Fields>
         </Part>
       )}
-      <Because reasons={reasons} />
       <MissingList station="rub" />
       <Cautions ids={['fingertips']} />
       <NextRow><NextLink station="mend" quiet={!finished} /></NextRow>
@@ -77,7 +77,7 @@ export function RubStation() {
   function answer(): string {
     if (!planned) return 'Passes follow from the binder, the paper and the size.';
     if (finished) return 'Rubbed clear. Let it dry, then mend.';
-    if (early && plan.cureClock) return `Not yet: rub ${clockTime(plan.cureClock.likelyAt, now)} at the earliest likely time, or the toner comes off.`;
+    if (early && plan.cureClock) return `Not yet: start ${afterTime(plan.cureClock.likelyAt, now)}. Rubbed wet, the toner comes off.`;
     if (done === 0) return piece.lay.laidAt === null ? `${total} passes, about ${planned.minutesTotal} min of rubbing.` : `Rub the first of ${total} passes: about ${next?.minutes} min.`;
     if (dryAt !== null && now < dryAt) return `Let it dry until ${clockTime(dryAt, now)}, ${span(dryAt - now)}, then look for haze.`;
     return `Look for milky patches, then rub pass ${done + 1} of ${total}.`;

@@ -47,7 +47,7 @@ export function SealStation() {
         <NextRow>
           {bare
             ? <Button variant="contained" onClick={() => change('seal', { finishedAt: clock() }, 'left unsealed')} data-testid="coat-on">Leave it unsealed</Button>
-            : <Button variant="contained" onClick={() => change('seal', { coatsAt: [...choice.coatsAt, clock()] }, `coat ${coatsOn + 1}`)} data-testid="coat-on">Coat {coatsOn + 1} of {planned.coats} is on</Button>}
+            : <Button variant={times?.nextCoatAt && now < times.nextCoatAt ? 'outlined' : 'contained'} onClick={() => change('seal', { coatsAt: [...choice.coatsAt, clock()] }, `coat ${coatsOn + 1}`)} data-testid="coat-on">Coat {coatsOn + 1} of {planned.coats} is on</Button>}
         </NextRow>
       )}
       {(coatsOn > 0 || choice.finishedAt !== null) && (
@@ -64,6 +64,7 @@ export function SealStation() {
           )}
         </Part>
       )}
+      <Because reasons={reasons} />
       <Part title="Change">
         <Fields>
           <Wide><SelectField label="What the piece is for" value={choice.use} options={USES} onCommit={(use) => change('seal', { use, sealer: null }, 'use')} testId="seal-use" /></Wide>
@@ -84,7 +85,6 @@ export function SealStation() {
           <ul>{unsuited.map(({ sealer, reasons: why }) => <li key={sealer.id}>{sealer.name}: {why.join(', ')}</li>)}</ul>
         </details>
       </Part>
-      <Because reasons={reasons} />
       {!bare && <Note>At hand: {TOOLS.seal.join(', ')}.</Note>}
       <MissingList station="seal" />
       <Cautions ids={cautions} />

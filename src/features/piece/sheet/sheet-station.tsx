@@ -15,7 +15,7 @@ import { StationLayout } from '../station-layout';
 import { useMakeSheet } from './use-make-sheet';
 
 const PAPER_OPTIONS = (Object.keys(PAPERS) as PaperId[]).map((id) => ({ id, name: PAPERS[id].name }));
-const ORIENTATIONS: { id: Orientation; name: string }[] = [{ id: 'auto', name: 'As it fits' }, { id: 'portrait', name: 'Portrait' }, { id: 'landscape', name: 'Landscape' }];
+const ORIENTATIONS: { id: Orientation; name: string }[] = [{ id: 'auto', name: 'Auto' }, { id: 'portrait', name: 'Portrait' }, { id: 'landscape', name: 'Landscape' }];
 const SIDES: { key: keyof MarginsMm; name: string }[] = [{ key: 'topMm', name: 'Margin above' }, { key: 'bottomMm', name: 'Margin below' }, { key: 'leftMm', name: 'Margin left' }, { key: 'rightMm', name: 'Margin right' }];
 
 export function SheetStation() {
@@ -51,6 +51,7 @@ export function SheetStation() {
           {making.progress !== null && <><LinearProgress variant="determinate" value={making.progress * 100} sx={{ flex: 1 }} aria-label="Making the print" /><Button onClick={making.cancel}>Stop</Button></>}
         </NextRow>
       )}
+      <Because reasons={reasons} />
       <Part title="Change">
         <Fields>
           {SIDES.map(({ key, name }) => <LengthField key={key} small label={name} value={sheet.margins[key]} onCommit={(value) => value !== null && change('sheet', { margins: { ...sheet.margins, [key]: value } }, name.toLowerCase())} testId={`margin-${key}`} />)}
@@ -70,7 +71,6 @@ export function SheetStation() {
           <Note>Trim along the corner marks, inside the edge so that no white rim is left. At hand: {TOOLS.sheet.join(', ')}.</Note>
         </Part>
       )}
-      <Because reasons={reasons} />
       <MissingList station="sheet" />
       <Cautions ids={['knife']} />
       <NextRow><NextLink station="lay" quiet={sheet.printedAt === null} /></NextRow>

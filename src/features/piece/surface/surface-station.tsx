@@ -36,6 +36,7 @@ export function SurfaceStation() {
     <StationLayout specimen={<LandingDrawing picture="none" caption={plan.surface ? `${plan.surface.name}${plan.blank ? `, ${units.size(plan.blank.widthMm, plan.blank.heightMm)}` : ''}, before the print.` : 'The bare blank.'} />}>
       <Answer>{answer()}</Answer>
       {plan.surface && <Note>{plan.surface.advice}</Note>}
+      <Because reasons={reasons} />
       <Part title="Change">
         <Fields>
           <Wide><SelectField label="Kind of surface" value={choice.kind} empty="Choose what it is made of" options={SURFACES.map(({ id, name }) => ({ id, name }))} onCommit={(kind) => change('surface', { kind, prepared: [] }, 'surface')} testId="surface-kind" /></Wide>
@@ -58,7 +59,6 @@ export function SurfaceStation() {
           <Note>At hand: {TOOLS.surface.join(', ')}.</Note>
         </Part>
       )}
-      <Because reasons={reasons} />
       <MissingList station="surface" />
       <Cautions ids={cautions} />
       <NextRow><NextLink station="method" /></NextRow>
