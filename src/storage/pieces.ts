@@ -51,7 +51,7 @@ async function remember(db: FobbetDatabase, change: { before: Piece; after: Piec
   const pieceId = change.after.id;
   const position = ((await db.cursors.get(pieceId))?.position ?? 0) + 1;
   await db.history.where('[pieceId+position]').between([pieceId, position], [pieceId, Infinity]).delete();
-  await db.history.where('[pieceId+position]').between([pieceId, -Infinity], [pieceId, position - HISTORY_LIMIT]).delete();
+  await db.history.where('[pieceId+position]').between([pieceId, -Infinity], [pieceId, position - HISTORY_LIMIT], true, true).delete();
   await db.history.put({ pieceId, position, ...change });
   await db.cursors.put({ pieceId, position });
 }

@@ -1,14 +1,15 @@
 /**
  * Vapour-pressure deficit: how strongly the room's air pulls water out of a coat.
- * Saturation pressure by the Magnus formula with Alduchov and Eskridge's coefficients (1996), kPa, good to 0.4 % from -40 to 50 °C;
+ * Saturation pressure by the Magnus formula with Tetens' coefficients in Murray's form (1967), kPa, within 0.2 % of the steam
+ * tables from 0 to 40 °C;
  * VPD = e_s · (1 − RH). Reference room: 21 °C and 50 %, 1.243 kPa.
  */
 export interface Air { temperatureC: number; humidityPercent: number }
 export interface Room extends Air { air: 'still' | 'fan' }
 
-const MAGNUS_KPA = 0.61094;
-const MAGNUS_SLOPE = 17.625;
-const MAGNUS_OFFSET_C = 243.04;
+const MAGNUS_KPA = 0.61078;
+const MAGNUS_SLOPE = 17.269;
+const MAGNUS_OFFSET_C = 237.3;
 
 export const REFERENCE_AIR: Air = { temperatureC: 21, humidityPercent: 50 };
 

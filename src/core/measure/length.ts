@@ -55,14 +55,16 @@ function readMm(plain: string, bareUnit: 'in' | 'cm' | 'mm'): number | null {
 
 /** Sixteenths are what rulers and tape measures show. */
 const INCH_PARTS = 16;
-/** Within this of a sixteenth the fraction is shown, else two decimals: 0.1 mm. */
+/** Within this of a sixteenth the fraction is shown, else thousandths. */
 const FRACTION_TOLERANCE_MM = 0.1;
 
 const greatestCommonDivisor = (a: number, b: number): number => (b === 0 ? a : greatestCommonDivisor(b, a % b));
 
 function inchText(mm: number): string {
-  const parts = Math.round(mmToInches(mm) * INCH_PARTS);
-  if (Math.abs(inchesToMm(parts / INCH_PARTS) - mm) > FRACTION_TOLERANCE_MM) return trimZeros(mmToInches(mm).toFixed(2));
+  // Rounded to what is shown before it is judged, so that a length reads the same however often it is typed back.
+  const inches = Number(mmToInches(mm).toFixed(3));
+  const parts = Math.round(inches * INCH_PARTS);
+  if (inchesToMm(Math.abs(parts / INCH_PARTS - inches)) > FRACTION_TOLERANCE_MM) return String(inches);
   const whole = Math.floor(parts / INCH_PARTS);
   const rest = parts % INCH_PARTS;
   if (rest === 0) return String(whole);

@@ -1,0 +1,91 @@
+import { BINDERS, PRINTS, SCHOOLS, SURFACES, printById, surfaceById, type BinderId, type PrintId, type SurfaceId } from '@/core/craft';
+import { rankMethods, type MethodContext } from './index';
+
+const context = (patch: Partial<MethodContext> = {}): MethodContext => ({
+  surface: surfaceById('painted-wood'), finish: 'chalk-paint', groundLightness: 94, hasBaseCoat: false, print: printById('laser-plain'), areaMm2: 60_000, lettering: false, whites: 'either',
+  use: 'wall', room: { temperatureC: 21, humidityPercent: 50, air: 'still' }, hoursLeft: null, school: 'sign', ...patch,
+});
+const find = (binder: BinderId, patch: Partial<MethodContext> = {}) => {
+  const found = rankMethods(context(patch)).find((one) => one.binder.id === binder);
+  if (!found) throw new Error(`no candidate for ${binder}`);
+  return found;
+};
+const on = (surface: SurfaceId, patch: Partial<MethodContext> = {}): Partial<MethodContext> => ({ surface: surfaceById(surface), finish: 'bare', ...patch });
+
+describe('the ranking', () => {
+  it('answers for every surface, binder and print, with its reason', () => {
+    let cells = 0;
+    for (const surface of SURFACES) for (const print of PRINTS) {
+      const candidates = rankMethods(context({ surface, print, finish: 'bare' }));
+      expect(new Set(candidates.map((one) => one.binder.id))).toEqual(new Set(BINDERS.map((binder) => binder.id)));
+      for (const one of candidates) {
+        cells++;
+        if (one.verdict === 'refused') expect(one.refusal?.text.length).toBeGreaterThan(20);
+        else expect(one.reasons.length).toBeGreaterThan(1);
+        expect(one.score).toBe(one.verdict === 'refused' ? 0 : Math.min(100, Math.max(1, one.score)));
+        if (one.verdict === 'works-if') expect(one.conditions.length).toBeGreaterThan(0);
+      }
+      expect(candidates.map((one) => one.score)).toEqual(candidates.map((one) => one.score).sort((a, b) => b - a));
+    }
+    expect(cells).toBe(SURFACES.length * PRINTS.length * BINDERS.length);
+  });
+
+  it('has a school for every binder, and no binder twice', () => {
+    const listed = SCHOOLS.flatMap((school) => school.binders);
+    expect([...listed].sort()).toEqual(BINDERS.map((binder) => binder.id).sort());
+  });
+
+  it('has points that add up to the score', () => {
+    for (const one of rankMethods(context({ whites: 'surface-shows' })).filter((candidate) => candidate.verdict !== 'refused')) {
+      expect(one.score).toBe(Math.min(100, Math.max(1, 50 + one.reasons.reduce((total, reason) => total + reason.points, 0))));
+    }
+  });
+});
+
+describe('what is refused', () => {
+  it.each<[string, BinderId, Partial<MethodContext>, string]>([
+    ['washable school glue, anywhere', 'school-glue', {}, 'glue-washes-out'],
+    ['clear transfer medium on cloth', 'clear-medium', on('cloth'), 'clear-medium-on-cloth'],
+    ['photo paper', 'fluid-gel', { print: printById('photo-paper') }, 'paper-does-not-break-down'],
+    ['card', 'opaque-medium', { print: printById('laser-card') }, 'paper-does-not-break-down'],
+    ['inkjet on plain paper', 'fluid-gel', { print: printById('inkjet-plain') }, 'inkjet-bleeds'],
+    ['a print on liner', 'fluid-gel', { print: printById('release-liner') }, 'print-of-own-school'],
+    ['any clear binder on cloth', 'fluid-gel', on('cloth'), 'needs-opaque-medium'],
+    ['any clear binder on leather', 'heavy-gel', on('leather'), 'needs-opaque-medium'],
+    ['gesso under paper', 'gesso', {}, 'film-bed-only'],
+    ['quick varnish on paint', 'acrylic-varnish', {}, 'bare-soft-wood-only'],
+    ['quick varnish on a base coat', 'acrylic-varnish', on('soft-wood', { hasBaseCoat: true }), 'bare-soft-wood-only'],
+    ['opaque white over an LED', 'opaque-medium', on('led-candle'), 'never-on-candle'],
+  ])('%s', (_, binder, patch, code) => expect(find(binder, patch)).toMatchObject({ verdict: 'refused', refusal: { code } }));
+
+  it.each<PrintId>(['photo-paper', 'inkjet-plain', 'laser-card', 'slip-paper', 'inkjet-film'])('leaves nothing for %s', (print) => {
+    expect(rankMethods(context({ print: printById(print) })).every((one) => one.verdict === 'refused')).toBe(true);
+  });
+});
+
+describe('what is wanted moves the ranking', () => {
+  const best = (patch: Partial<MethodContext>) => rankMethods(context(patch))[0].binder.id;
+  it('white that stays white, dark ground and cloth call for opaque medium', () => {
+    expect(best({ whites: 'stay-white' })).toBe('opaque-medium');
+    expect(best({ groundLightness: 20 })).toBe('opaque-medium');
+    expect(best(on('cloth', { use: 'cloth' }))).toBe('opaque-medium');
+  });
+  it('a surface that shall show calls for a clear binder', () => expect(find('opaque-medium', { whites: 'surface-shows' }).score).toBeLessThan(find('fluid-gel', { whites: 'surface-shows' }).score));
+  it('a close due date calls for the quick varnish on bare soft wood', () => expect(best(on('soft-wood', { hoursLeft: 20 }))).toBe('acrylic-varnish'));
+  it('lettering stands against a binder that loses toner', () => expect(find('glue-sealer', { lettering: true }).score).toBeLessThan(find('glue-sealer').score));
+  it('large work calls for fewer passes', () => expect(find('clear-medium', { areaMm2: 150_000 }).score).toBeLessThan(find('clear-medium').score));
+});
+
+describe('works if', () => {
+  const conditions = (patch: Partial<MethodContext>) => find('fluid-gel', patch).conditions.join(' ');
+  it('says what must be done first', () => {
+    expect(conditions({ finish: 'gloss-paint' })).toContain('scuffed or stripped');
+    expect(conditions({ finish: 'wall-paint' })).toContain('scuffed matte');
+    expect(conditions(on('hard-wood'))).toContain('swatch');
+    expect(conditions(on('glass'))).toContain('degreased');
+    expect(conditions({ groundLightness: 30 })).toContain('light base coat');
+    expect(conditions({ print: printById('inkjet-heat-set') })).toContain('does not bleed');
+    expect(conditions(on('led-candle'))).toContain('never on a candle');
+    expect(conditions({})).toBe('');
+  });
+});

@@ -1,0 +1,75 @@
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import fc from 'fast-check';
+import { FORMATS } from '@/testing/formats';
+import { NOW, readyPiece } from '@/testing/builders';
+import { DEFAULT_SETTINGS, PIECE_MIGRATIONS, PIECE_VERSION, checkPiece, migrateToCurrent, newPiece, readPiece, readSettings } from './index';
+
+/** A piece as version 1 stored it: one margin all round. */
+function versionOne(marginMm: number | undefined) {
+  const { sheet, ...piece } = readyPiece();
+  const { margins: _, ...rest } = sheet;
+  return { ...piece, version: 1, sheet: marginMm === undefined ? rest : { ...rest, marginMm } };
+}
+
+/** What each migration was shown to do; a migration without a case here fails the test below. */
+const CASES: Readonly<Record<number, () => void>> = {
+  1: () => {
+    const read = readPiece(versionOne(12));
+    expect(read).toMatchObject({ ok: true, value: { version: 2, sheet: { margins: { topMm: 12, rightMm: 12, bottomMm: 12, leftMm: 12 } } } });
+    expect(read.ok && 'marginMm' in read.value.sheet).toBe(false);
+    expect(readPiece(versionOne(undefined))).toMatchObject({ ok: true, value: { sheet: { margins: { topMm: 10 } } } });
+  },
+};
+
+describe('the stored piece', () => {
+  it('is valid from its first moment, and when it is ready', () => {
+    expect(checkPiece(newPiece('a', 'New', NOW)).ok).toBe(true);
+    expect(checkPiece(readyPiece()).ok).toBe(true);
+    expect(readPiece(readyPiece())).toEqual({ ok: true, value: readyPiece() });
+  });
+
+  it.each(PIECE_MIGRATIONS.map((migration) => [migration.from, migration.name] as const))('migrates from version %p: %s', (from) => {
+    expect(CASES[from]).toBeDefined();
+    CASES[from]();
+  });
+
+  it('has an unbroken chain to the current version, and leaves what it reads untouched', () => {
+    expect(PIECE_MIGRATIONS.map(({ from, to }) => [from, to])).toEqual(Array.from({ length: PIECE_VERSION - 1 }, (_, i) => [i + 1, i + 2]));
+    const old = versionOne(7);
+    const before = JSON.stringify(old);
+    readPiece(old);
+    expect(JSON.stringify(old)).toBe(before);
+  });
+
+  it('refuses what is newer, says no version, or does not fit, each with its own reason', () => {
+    expect(readPiece({ ...readyPiece(), version: 3 })).toMatchObject({ ok: false, error: { code: 'record-newer', values: { found: 3, known: 2 } } });
+    for (const data of [null, 7, 'piece', {}, { version: '2' }, { version: 0 }, { version: 1.5 }]) expect(readPiece(data)).toMatchObject({ ok: false, error: { code: 'record-unversioned' } });
+    expect(readPiece({ ...readyPiece(), surface: { ...readyPiece().surface, widthMm: '240' } })).toMatchObject({ ok: false, error: { code: 'record-invalid', path: 'surface.widthMm' } });
+    expect(readPiece({ ...readyPiece(), extra: 1 })).toMatchObject({ ok: false, error: { code: 'record-invalid' } });
+    expect(migrateToCurrent({ version: 1 }, 3, [])).toMatchObject({ ok: false, error: { code: 'record-invalid' } });
+  });
+
+  it('refuses any figure out of its range, and survives JSON', () => {
+    fc.assert(fc.property(fc.double({ min: -1e6, max: 1e6, noNaN: true }), (widthMm) => {
+      const piece = { ...readyPiece(), surface: { ...readyPiece().surface, widthMm } };
+      expect(checkPiece(piece).ok).toBe(widthMm >= 1 && widthMm <= 3000);
+    }));
+    expect(JSON.parse(JSON.stringify(readyPiece()))).toEqual(readyPiece());
+  });
+});
+
+describe('settings', () => {
+  it('fall back to the defaults rather than stop the program', () => {
+    expect(readSettings({ ...DEFAULT_SETTINGS, unitSystem: 'inch' }).unitSystem).toBe('inch');
+    expect(readSettings({ ...DEFAULT_SETTINGS, unitSystem: 'cubits' })).toEqual(DEFAULT_SETTINGS);
+    expect(readSettings(null)).toEqual(DEFAULT_SETTINGS);
+    expect(readSettings({ id: 'settings', theme: 'dark' }).theme).toBe('dark');
+  });
+});
+
+describe('the published formats', () => {
+  it.each(FORMATS.map(({ file, schema }) => [file, schema] as const))('docs/formats/%s is what the validator says (npm run formats)', (file, schema) => {
+    expect(readFileSync(join(process.cwd(), 'docs', 'formats', file), 'utf8')).toBe(schema);
+  });
+});

@@ -1,0 +1,102 @@
+import fc from 'fast-check';
+import { strToU8, unzipSync, zipSync, type Zippable } from 'fflate';
+import ICAL from 'ical.js';
+import { hashBytes } from '@/core/shared/hash';
+import { NOW, readyPiece } from '@/testing/builders';
+import type { PictureRecord } from '@/records';
+import { openBundle, writeBundle, writeCalendar, type BundledPicture } from './index';
+
+const BYTES = Uint8Array.from({ length: 5000 }, (_, i) => (i * 7919) % 251);
+
+async function bundled(): Promise<BundledPicture> {
+  const record: PictureRecord = { id: 'picture-1', name: 'map.jpg', type: 'image/jpeg', bytes: BYTES.length, sha256: await hashBytes(BYTES), widthPx: 40, heightPx: 30, paleShare: 0.1, darkShare: 0.2 };
+  return { record, bytes: BYTES };
+}
+const write = async () => writeBundle(readyPiece(), [await bundled()]);
+const code = async (bytes: Uint8Array) => { const read = await openBundle(bytes); return read.ok ? 'opened' : read.error.code; };
+
+/** The bundle with its manifest altered. */
+async function altered(change: (manifest: Record<string, unknown>) => unknown, keepPictures = true): Promise<Uint8Array> {
+  const files = unzipSync(await write());
+  const manifest = JSON.parse(new TextDecoder().decode(files['piece.json'])) as Record<string, unknown>;
+  const entries: Zippable = keepPictures ? { ...files } : {};
+  entries['piece.json'] = strToU8(JSON.stringify(change(manifest)));
+  return zipSync(entries);
+}
+
+describe('a bundle', () => {
+  it('comes back as it went, and is the same bytes each time', async () => {
+    const bytes = await write();
+    expect(await openBundle(bytes)).toEqual({ ok: true, value: { piece: readyPiece(), pictures: [await bundled()] } });
+    expect(Buffer.compare(Buffer.from(bytes), Buffer.from(await write()))).toBe(0);
+    expect(Object.keys(unzipSync(bytes))).toEqual(['piece.json', 'pictures/picture-1.jpg']);
+  });
+
+  it('is refused at whatever place it was cut', async () => {
+    const bytes = await write();
+    await fc.assert(fc.asyncProperty(fc.integer({ min: 0, max: bytes.length - 1 }), async (end) => {
+      expect(['bundle-damaged', 'bundle-not-zip', 'bundle-picture-damaged', 'bundle-foreign']).toContain(await code(bytes.slice(0, end)));
+    }), { numRuns: 60 });
+  });
+
+  it('sees a single changed byte in a picture', async () => {
+    const bytes = await write();
+    const at = bytes.findIndex((_, i) => bytes[i] === BYTES[100] && bytes[i + 1] === BYTES[101] && bytes[i + 2] === BYTES[102] && bytes[i + 3] === BYTES[103]);
+    const damaged = bytes.slice();
+    damaged[at] ^= 1;
+    expect(await code(damaged)).toBe('bundle-picture-damaged');
+  });
+
+  it('refuses what is foreign, newer, lacking or out of shape, each with its reason', async () => {
+    expect(await code(strToU8('hello'))).toBe('bundle-not-zip');
+    expect(await code(new Uint8Array(0))).toBe('bundle-not-zip');
+    expect(await code(zipSync({ 'notes.txt': strToU8('hello') }))).toBe('bundle-foreign');
+    expect(await code(zipSync({ 'piece.json': strToU8('{') }))).toBe('bundle-damaged');
+    expect(await code(zipSync({ 'piece.json': strToU8('null') }))).toBe('bundle-foreign');
+    expect(await code(await altered((m) => ({ ...m, format: 'other' })))).toBe('bundle-foreign');
+    expect(await code(await altered((m) => ({ ...m, bundleVersion: 2 })))).toBe('bundle-newer');
+    expect(await code(await altered((m) => ({ ...m, piece: { ...(m.piece as object), version: 3 } })))).toBe('bundle-newer');
+    expect(await code(await altered((m) => ({ ...m, piece: { ...(m.piece as object), name: '' } })))).toBe('bundle-damaged');
+    expect(await code(await altered((m) => ({ ...m, pictures: [] })))).toBe('bundle-picture-missing');
+    expect(await code(await altered((m) => m, false))).toBe('bundle-picture-missing');
+    expect(await code(await altered((m) => ({ ...m, pictures: [{ ...(m.pictures as object[])[0], path: '../../etc/passwd' }] })))).toBe('bundle-damaged');
+  });
+
+  it('opens what version 1 of the piece wrote', async () => {
+    const old = await altered((m) => {
+      const { sheet, ...piece } = m.piece as Record<string, Record<string, unknown>>;
+      const { margins: _, ...rest } = sheet;
+      return { ...m, piece: { ...piece, version: 1, sheet: { ...rest, marginMm: 10 } } };
+    });
+    expect(await openBundle(old)).toMatchObject({ ok: true, value: { piece: readyPiece() } });
+  });
+
+  it('does not unpack more than it should', async () => {
+    const many = Object.fromEntries(Array.from({ length: 40 }, (_, i) => [`f${i}`, new Uint8Array(1)]));
+    expect(await code(zipSync({ ...many, 'piece.json': strToU8('{}') }))).toBe('bundle-too-large');
+    expect(await code(zipSync({ 'piece.json': new Uint8Array(3 * 1024 * 1024) }))).toBe('bundle-too-large');
+  });
+});
+
+describe('the calendar file', () => {
+  const entries = [
+    { id: 'piece-1-rub-likely', title: 'Route map: start rubbing', description: 'Check the sign; first, look', startsAt: NOW + 60_000, minutes: 9 },
+    { id: 'piece-1-seal-coat-2', title: 'Ünder; glass, “quoted”', description: '', startsAt: Date.UTC(2026, 2, 29, 0, 30), minutes: 15 },
+  ];
+  const read = (text: string) => new ICAL.Component(ICAL.parse(text) as unknown[]).getAllSubcomponents('vevent').map((event) => new ICAL.Event(event));
+
+  it('is read by another reader: times, words, alarm', () => {
+    const events = read(writeCalendar(entries, 4));
+    expect(events.map((event) => event.startDate.toJSDate().getTime())).toEqual(entries.map((entry) => Math.floor(entry.startsAt / 60_000) * 60_000));
+    expect(events.map((event) => event.summary)).toEqual(entries.map((entry) => entry.title));
+    expect(events[0].description).toBe('Check the sign; first, look');
+    expect(events[0].duration.toSeconds()).toBe(9 * 60);
+    expect(events[0].component.getAllSubcomponents('valarm')).toHaveLength(1);
+  });
+
+  it('keeps its ids, so that a second import updates', () => {
+    const [first, second] = [read(writeCalendar(entries, 4)), read(writeCalendar([{ ...entries[0], startsAt: NOW + 3_600_000 }], 5))];
+    expect(second[0].uid).toBe(first[0].uid);
+    expect(second[0].sequence).toBeGreaterThan(first[0].sequence);
+  });
+});
