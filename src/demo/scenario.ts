@@ -47,7 +47,7 @@ export function demoPieces(now: number): Piece[] {
   const sealing: Piece = {
     ...fern, dueOn: reopening, cure: room,
     picture: { ...fern.picture, pictureId: 'demo-picture-fern', lettering: 'no' },
-    surface: { ...fern.surface, kind: 'stone', widthMm: 150, heightMm: 200, thicknessMm: 8, baseCoat: 'chalk-paint', baseColour: '#efeadb', prepared: ['wash-dry', 'dust', 'base-coat', 'light-sand'] },
+    surface: { ...fern.surface, kind: 'stone', widthMm: 150, heightMm: 200, thicknessMm: 8, baseCoat: 'chalk-type-paint', baseColour: '#efeadb', prepared: ['wash-dry', 'dust', 'base-coat', 'light-sand'] },
     method: { ...fern.method, school: 'A', binder: 'fluid-gel' },
     sheet: { ...fern.sheet, barMeasuredMm: 100, printedAt: now - 55 * HOUR_MS },
     lay: { ...fern.lay, laidAt: now - 52 * HOUR_MS, mediumUsedMl: 22 },

@@ -12,7 +12,7 @@ export function readyPiece(patch: Partial<Piece> = {}): Piece {
   return {
     ...piece,
     picture: { ...piece.picture, pictureId: 'picture-1', lettering: 'no' },
-    surface: { ...piece.surface, kind: 'painted-wood', widthMm: 240, heightMm: 180, finish: 'chalk-paint' },
+    surface: { ...piece.surface, kind: 'painted-wood', widthMm: 240, heightMm: 180, finish: 'chalk-type-paint' },
     method: { ...piece.method, school: 'A', binder: 'fluid-gel' },
     ...patch,
   };

@@ -68,11 +68,11 @@ export const surfaceById = (id: SurfaceId): SurfaceRecord => {
 };
 
 /** What is on the surface when it comes to the bench. */
-export type FinishId = 'bare' | 'matte-paint' | 'chalk-paint' | 'gloss-paint' | 'wall-paint' | 'varnish' | 'wax-or-oil';
+export type FinishId = 'bare' | 'matte-paint' | 'chalk-type-paint' | 'gloss-paint' | 'wall-paint' | 'varnish' | 'wax-or-oil';
 
 export const FINISHES: readonly { id: FinishId; name: string; holds: 'well' | 'fair' | 'badly' }[] = [
   { id: 'bare', name: 'Nothing: bare', holds: 'well' },
-  { id: 'chalk-paint', name: 'Chalk-type or mineral paint', holds: 'well' },
+  { id: 'chalk-type-paint', name: 'Chalk-type or mineral paint', holds: 'well' },
   { id: 'matte-paint', name: 'Other matte paint', holds: 'well' },
   { id: 'wall-paint', name: 'Latex or acrylic wall paint', holds: 'fair' },
   { id: 'gloss-paint', name: 'Gloss, pearl or enamel paint', holds: 'badly' },
@@ -81,12 +81,12 @@ export const FINISHES: readonly { id: FinishId; name: string; holds: 'well' | 'f
 ];
 
 /** What goes on before the print. `dryHours` at 21 °C and 50 % RH, before the light sanding. */
-export type BaseCoatId = 'none' | 'white-wash' | 'chalk-paint' | 'acrylic-paint' | 'gesso';
+export type BaseCoatId = 'none' | 'white-wash' | 'chalk-type-paint' | 'acrylic-paint' | 'gesso';
 
 export const BASE_COATS: readonly { id: BaseCoatId; name: string; dryHours: number; colour: string }[] = [
   { id: 'none', name: 'None', dryHours: 0, colour: '' },
   { id: 'white-wash', name: 'Thin white wash', dryHours: 1, colour: '#f2ead9' },
-  { id: 'chalk-paint', name: 'Chalk-type paint', dryHours: 2, colour: '#f4f1e8' },
+  { id: 'chalk-type-paint', name: 'Chalk-type paint', dryHours: 2, colour: '#f4f1e8' },
   { id: 'acrylic-paint', name: 'Matte acrylic paint', dryHours: 2, colour: '#f5f3ee' },
   { id: 'gesso', name: 'Gesso', dryHours: 4, colour: '#fbfaf7' },
 ];

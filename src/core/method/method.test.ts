@@ -2,7 +2,7 @@ import { BINDERS, PRINTS, SCHOOLS, SURFACES, printById, surfaceById, type Binder
 import { rankMethods, type MethodContext } from './index';
 
 const context = (patch: Partial<MethodContext> = {}): MethodContext => ({
-  surface: surfaceById('painted-wood'), finish: 'chalk-paint', groundLightness: 94, hasBaseCoat: false, print: printById('laser-plain'), areaMm2: 60_000, lettering: false, whites: 'either',
+  surface: surfaceById('painted-wood'), finish: 'chalk-type-paint', groundLightness: 94, hasBaseCoat: false, print: printById('laser-plain'), areaMm2: 60_000, lettering: false, whites: 'either',
   use: 'wall', room: { temperatureC: 21, humidityPercent: 50, air: 'still' }, hoursLeft: null, school: 'sign', ...patch,
 });
 const find = (binder: BinderId, patch: Partial<MethodContext> = {}) => {

@@ -114,7 +114,7 @@ describe('what goes on before the print', () => {
     }
   });
   it('lets base coats dry longer in a cold damp room', () => {
-    const hours = (cure: Partial<Piece['cure']>) => at(with_(with_(readyPiece(), 'surface', { baseCoat: 'chalk-paint' }), 'cure', cure)).plan.preparation.find((step) => step.code === 'base-coat')?.hours ?? 0;
+    const hours = (cure: Partial<Piece['cure']>) => at(with_(with_(readyPiece(), 'surface', { baseCoat: 'chalk-type-paint' }), 'cure', cure)).plan.preparation.find((step) => step.code === 'base-coat')?.hours ?? 0;
     expect(hours({ temperatureC: 14, humidityPercent: 75 })).toBeGreaterThan(hours({}));
   });
 });
