@@ -1,0 +1,72 @@
+import { expect, type Download, type Page } from '@playwright/test';
+
+export const DEMO_URL = 'http://localhost:3418';
+
+export const answer = (page: Page) => page.getByTestId('answer');
+
+/** Waits until everything that was changed is stored. */
+export async function settled(page: Page): Promise<void> {
+  await page.waitForTimeout(250);
+}
+
+export async function typeInto(page: Page, testId: string, text: string): Promise<void> {
+  const field = page.getByTestId(testId);
+  await field.fill(text);
+  await field.press('Enter');
+}
+
+export async function choose(page: Page, testId: string, option: string | RegExp): Promise<void> {
+  await page.getByTestId(testId).click();
+  await page.getByRole('option', { name: option }).click();
+}
+
+export async function openStation(page: Page, name: string): Promise<void> {
+  await page.getByRole('navigation', { name: 'Stations' }).getByRole('link', { name: new RegExp(`^${name}`) }).click();
+  await expect(page).toHaveURL(new RegExp(`/${name.toLowerCase()}$`));
+}
+
+/** Sets the program's clock ahead through its stored settings, as a demo server's buttons do, and reloads. */
+export async function clockAhead(page: Page, hours: number): Promise<void> {
+  await page.evaluate(async (ms) => {
+    const open = indexedDB.open('fobbet');
+    const db = await new Promise<IDBDatabase>((resolve, reject) => { open.onsuccess = () => resolve(open.result); open.onerror = () => reject(new Error('no database')); });
+    const store = db.transaction('settings', 'readwrite').objectStore('settings');
+    const stored = await new Promise<Record<string, unknown> | undefined>((resolve) => { const get = store.get('settings'); get.onsuccess = () => resolve(get.result as Record<string, unknown> | undefined); });
+    const ahead = Number(stored?.clockAheadMs ?? 0) + ms;
+    await new Promise<void>((resolve) => { const put = store.put({ id: 'settings', unitSystem: 'metric', theme: 'auto', room: { temperatureC: 21, humidityPercent: 50 }, ...stored, clockAheadMs: ahead }); put.onsuccess = () => resolve(); });
+    db.close();
+  }, hours * 3_600_000);
+  await page.reload();
+}
+
+export async function savedTo(download: Download, path: string): Promise<string> {
+  await download.saveAs(path);
+  return path;
+}
+
+/** Begins a piece from an empty browser and names it. */
+export async function beginPiece(page: Page, name: string): Promise<void> {
+  await page.goto('/');
+  await page.getByTestId('new-piece').click();
+  await expect(answer(page)).toHaveText('Choose the picture you want to move.');
+  const title = page.getByLabel('Name of the piece');
+  await title.fill(name);
+  await title.press('Enter');
+  await settled(page);
+}
+
+export async function choosePicture(page: Page, file: string): Promise<void> {
+  await page.locator('input[type="file"]').first().setInputFiles(file);
+  await expect(page.getByTestId('picture-preview')).toBeVisible({ timeout: 30_000 });
+}
+
+/** The stored pieces, straight from the browser's database. */
+export const storedPieces = (page: Page): Promise<Record<string, unknown>[]> =>
+  page.evaluate(async () => {
+    const open = indexedDB.open('fobbet');
+    const db = await new Promise<IDBDatabase>((resolve) => { open.onsuccess = () => resolve(open.result); });
+    const get = db.transaction('pieces').objectStore('pieces').getAll();
+    const pieces = await new Promise<Record<string, unknown>[]>((resolve) => { get.onsuccess = () => resolve(get.result as Record<string, unknown>[]); });
+    db.close();
+    return pieces;
+  });

@@ -1,0 +1,152 @@
+import { expect, test } from '@playwright/test';
+import { CORNERS, turnedPhoto } from './support/pictures';
+import { answer, beginPiece, choose, choosePicture, clockAhead, openStation, savedTo, settled, storedPieces, typeInto } from './support/page';
+import { closestCorner, drawPage, findPrint, longestDarkLineMm, pageBoxMm } from './support/reading';
+
+test('one piece from an empty browser to sealed, from a 12-megapixel photo that lies on its side', async ({ page }, info) => {
+  const photo = await turnedPhoto('twelve-megapixels', 4000, 3000);
+  await test.step('picture', async () => {
+    await beginPiece(page, 'Signal box');
+    await choosePicture(page, photo);
+    await expect(page.getByText('4000 × 3000 pixels, upright')).toBeVisible();
+    await expect(answer(page)).toHaveText('Say whether this picture has lettering.');
+    await page.getByRole('button', { name: 'It has lettering' }).click();
+    await choose(page, 'crop-ratio', 'As the blank');
+  });
+
+  await test.step('surface, typed as people type it', async () => {
+    await openStation(page, 'Surface');
+    await choose(page, 'surface-kind', /^Soft wood/);
+    await typeInto(page, 'blank-width', '8 1/2 in');
+    await typeInto(page, 'blank-height', '17.5cm');
+    await typeInto(page, 'blank-thickness', '18 mm');
+    await expect(page.getByTestId('blank-width')).toHaveValue('21.59 cm');
+    await typeInto(page, 'blank-width', 'quite wide');
+    await expect(page.getByText('This does not read as a length.')).toBeVisible();
+    await page.getByTestId('blank-width').press('Escape');
+    await expect(page.getByTestId('blank-width')).toHaveValue('21.59 cm');
+    for (const title of ['Sand along the grain', 'Dust off']) await page.getByRole('checkbox', { name: title }).check();
+    await expect(answer(page)).toHaveText('The surface is ready for the print.');
+  });
+
+  await test.step('method: what can’t work is refused with its reason', async () => {
+    await openStation(page, 'Method');
+    await expect(page.getByTestId('refused')).toContainText('Water dissolves washable glue again');
+    await choose(page, 'print-kind', /photo paper/);
+    await expect(answer(page)).toHaveText('Nothing works with this print: change what it is made with.');
+    await choose(page, 'print-kind', /^Inkjet on plain paper/);
+    await expect(page.getByTestId('refused')).toContainText('it bleeds and fades');
+    await choose(page, 'print-kind', /^Laser or toner copy on plain paper/);
+    await page.getByRole('button', { name: 'Choose: Fluid gel or polymer medium' }).click();
+    await expect(answer(page)).toContainText('Fluid gel');
+  });
+
+  await test.step('sheet: the PDF, read by another reader', async () => {
+    await openStation(page, 'Sheet');
+    await expect(answer(page)).toHaveText('Print one A4 page, landscape, mirrored, at 100 %.');
+    await expect(page.getByTestId('specimen')).toHaveAttribute('data-side', 'printed');
+    await page.keyboard.press('m');
+    await expect(page.getByTestId('specimen')).toHaveAttribute('data-side', 'landing');
+    await page.keyboard.press('m');
+    await expect(page.getByTestId('picture-mirrored')).toBeVisible();
+    const [download] = await Promise.all([page.waitForEvent('download'), page.getByTestId('make-pdf').click()]);
+    expect(download.suggestedFilename()).toBe('signal-box-mirrored.pdf');
+    const pdf = await savedTo(download, info.outputPath('sheet.pdf'));
+
+    const box = pageBoxMm(pdf);
+    expect(box.pages).toBe(1);
+    expect(Math.abs(box.widthMm - 297)).toBeLessThan(0.1);
+    expect(Math.abs(box.heightMm - 210)).toBeLessThan(0.1);
+    const drawn = await drawPage(pdf);
+    const print = findPrint(drawn);
+    // The blank of 215.9 × 175 mm less 10 mm margins.
+    expect(Math.abs(print.widthMm - 195.9)).toBeLessThanOrEqual(0.1);
+    expect(Math.abs(print.heightMm - 155)).toBeLessThanOrEqual(0.1);
+    expect(Math.abs(longestDarkLineMm(drawn, print) - 100)).toBeLessThanOrEqual(0.2);
+    const inset = 12;
+    const [left, right, top, bottom] = [print.xMm + inset, print.xMm + print.widthMm - inset, print.yMm + inset, print.yMm + print.heightMm - inset];
+    expect(closestCorner(drawn.at(left, top), CORNERS)).toBe('topRight');
+    expect(closestCorner(drawn.at(right, top), CORNERS)).toBe('topLeft');
+    expect(closestCorner(drawn.at(left, bottom), CORNERS)).toBe('bottomRight');
+    expect(closestCorner(drawn.at(right, bottom), CORNERS)).toBe('bottomLeft');
+
+    await typeInto(page, 'bar-measured', '97');
+    await expect(answer(page)).toHaveText('Print again: this page is not at 100 %.');
+    await typeInto(page, 'bar-measured', '100 mm');
+    await expect(answer(page)).toHaveText('The sheet is printed and checked.');
+  });
+
+  await test.step('lay', async () => {
+    await openStation(page, 'Lay');
+    await expect(answer(page)).toHaveText(/^Pour \d+ ml and lay within \d min\.$/);
+    const before = await answer(page).textContent();
+    await typeInto(page, 'film', '400');
+    await expect(answer(page)).not.toHaveText(before ?? '');
+    await expect(page.getByText('wet film on each face (your figure)')).toBeVisible();
+    await typeInto(page, 'film', '');
+    await expect(answer(page)).toHaveText(before ?? '');
+  });
+
+  await test.step('cure: the clock runs on through a reload and a closed tab', async () => {
+    await openStation(page, 'Cure');
+    await typeInto(page, 'temperature', '18 °C');
+    await typeInto(page, 'humidity', '60');
+    await expect(answer(page)).toHaveText(/^Wait \d+ h/);
+    await page.getByTestId('laid-now').click();
+    await expect(answer(page)).toHaveText(/^Start rubbing .* after \d\d:\d\d, in \d+ h/);
+    await settled(page);
+    const times = await page.getByTestId('cure-times').textContent();
+    await page.reload();
+    await expect(page.getByTestId('cure-times')).toHaveText(times ?? '');
+    const address = page.url();
+    const second = await page.context().newPage();
+    await page.close();
+    await second.goto(address);
+    await expect(second.getByTestId('cure-times')).toHaveText(times ?? '');
+    await second.goto('/');
+    await expect(second.getByText('Signal box').first()).toBeVisible();
+    await clockAhead(second, 30);
+    await expect(second.getByTestId('notice')).toContainText('Signal box: ready to rub since');
+    await expect(answer(second)).toHaveText('Start rubbing: Signal box.');
+    await second.getByTestId('notice').getByRole('button', { name: 'Open' }).click();
+    page = second;
+  });
+
+  await test.step('rub, pass by pass', async () => {
+    await expect(answer(page)).toHaveText(/^Rub the first of 3 passes/);
+    for (const pass of [1, 2, 3]) await page.getByRole('button', { name: `Pass ${pass} done` }).click();
+    await expect(answer(page)).toHaveText('Rubbed clear. Let it dry, then mend.');
+    await settled(page);
+  });
+
+  await test.step('mend, seal, keep', async () => {
+    await openStation(page, 'Mend');
+    await page.getByRole('checkbox', { name: 'Wet test for haze' }).check();
+    await page.getByTestId('mended').click();
+    await openStation(page, 'Seal');
+    await expect(answer(page)).toHaveText(/^2 coats of water-based acrylic varnish, .* each, .* apart\.$/);
+    await page.getByTestId('coat-on').click();
+    await expect(answer(page)).toHaveText(/^Next coat/);
+    await settled(page);
+    await clockAhead(page, 4);
+    await expect(answer(page)).toHaveText('Put coat 2 of 2 on now.');
+    await page.getByTestId('coat-on').click();
+    await expect(answer(page)).toHaveText(/^Sealed\. Light use .*, fully hard .*\.$/);
+    await openStation(page, 'Keep');
+    await page.getByTestId('rating').getByText('4 Stars').click({ force: true });
+    await typeInto(page, 'price-print', '0.40');
+    await typeInto(page, 'price-binder', '12');
+    await typeInto(page, 'size-binder', '8 fl oz');
+    await expect(page.getByTestId('cost')).toContainText('This piece');
+    await expect(page.getByTestId('comparison')).toContainText('Wait before rubbing');
+    await page.locator('input[type="file"]').setInputFiles(photo);
+    await expect(page.getByTestId('result-photo')).toBeVisible({ timeout: 30_000 });
+    await expect(page.getByTestId('care-label')).toHaveValue(/sealed with water-based acrylic varnish/);
+    await settled(page);
+    for (const station of ['Picture', 'Surface', 'Method', 'Sheet', 'Lay', 'Cure', 'Rub', 'Mend', 'Seal', 'Keep']) {
+      await expect(page.getByRole('link', { name: `${station}, done` })).toBeVisible();
+    }
+    const [stored] = await storedPieces(page);
+    expect(stored).toMatchObject({ name: 'Signal box', version: 2, keep: { rating: 4 } });
+  });
+});
