@@ -133,7 +133,7 @@ test('one piece from an empty browser to sealed, from a 12-megapixel photo that 
     await page.getByTestId('coat-on').click();
     await expect(answer(page)).toHaveText(/^Sealed\. Light use .*, fully hard .*\.$/);
     await openStation(page, 'Keep');
-    await page.getByTestId('rating').getByText('4 Stars').click({ force: true });
+    await page.getByRole('radio', { name: '4 Stars' }).dispatchEvent('click');
     await typeInto(page, 'price-print', '0.40');
     await typeInto(page, 'price-binder', '12');
     await typeInto(page, 'size-binder', '8 fl oz');

@@ -6,7 +6,7 @@ export const answer = (page: Page) => page.getByTestId('answer');
 
 /** Waits until everything that was changed is stored. */
 export async function settled(page: Page): Promise<void> {
-  await page.waitForTimeout(250);
+  await expect(page.locator('main[data-saving="true"]')).toHaveCount(0);
 }
 
 export async function typeInto(page: Page, testId: string, text: string): Promise<void> {

@@ -60,7 +60,7 @@ function Open({ access, station }: { access: PieceAccess; station: StationId }) 
   return (
     <PieceProvider value={open}>
       <PieceKeys />
-      <main className={css.page}>
+      <main className={css.page} data-saving={access.saving}>
         <PieceHead>
           <UndoButtons />
         </PieceHead>

@@ -19,9 +19,15 @@ export interface PieceAccess {
   /** A save that did not go through, with what it would have saved. */
   trouble: { error: Failure; base: Piece; mine: Piece; label: string } | null;
   settle: (choice: 'theirs' | 'mine') => void;
+  /** A change of this window is on its way to the disk. */
+  saving: boolean;
 }
 
 type Loaded = { state: 'loading' } | { state: 'gone' } | { state: 'unreadable'; error: Failure } | { state: 'open'; access: PieceAccess };
+
+/** What this window shows: its own change while that is being saved, and what it saved until the stored piece is read anew. */
+const shownPiece = (local: { piece: Piece; saved: boolean } | null, stored: Piece | null): Piece | null =>
+  local && (!local.saved || (stored !== null && stored.revision < local.piece.revision)) ? local.piece : stored;
 
 /**
  * One piece, open in this window. Changes show at once and are saved one after the other; what other windows save appears by
@@ -30,26 +36,26 @@ type Loaded = { state: 'loading' } | { state: 'gone' } | { state: 'unreadable'; 
 export function usePiece(id: string): Loaded {
   const clock = useClock();
   const stored = useLiveQuery(async () => ({ piece: await database().pieces.get(id), history: await historyState(database(), id) }), [id]);
-  const [local, setLocal] = useState<Piece | null>(null);
+  const [local, setLocal] = useState<{ piece: Piece; saved: boolean } | null>(null);
   const [trouble, setTrouble] = useState<PieceAccess['trouble']>(null);
   const shown = useRef<Piece | null>(null);
   const queue = useRef<Promise<void>>(Promise.resolve());
   const pending = useRef(0);
 
   const read = stored?.piece ? readPiece(stored.piece) : null;
-  const current = local ?? (read?.ok ? read.value : null);
+  const current = shownPiece(local, read?.ok ? read.value : null);
   useEffect(() => { shown.current = current; }, [current]);
 
   const save = useCallback((base: Piece, mine: Piece, label: string, pictures: StoredPicture[] = [], overrule = false) => {
     pending.current++;
     shown.current = mine;
-    setLocal(mine);
+    setLocal({ piece: mine, saved: false });
     queue.current = queue.current.then(async () => {
       const result = await savePiece(database(), { base, mine, label, pictures, overrule, now: clock() });
       pending.current--;
       if (!result.ok) setTrouble({ error: result.error, base, mine, label });
       // Once nothing is under way the stored piece is the truth again, a refused change included.
-      if (pending.current === 0) setLocal(null);
+      if (pending.current === 0) setLocal(result.ok ? { piece: result.value, saved: true } : null);
     });
   }, [clock]);
 
@@ -74,5 +80,5 @@ export function usePiece(id: string): Loaded {
     if (trouble && choice === 'mine') save(trouble.base, trouble.mine, trouble.label, [], true);
     setTrouble(null);
   };
-  return { state: 'open', access: { piece: current, change, rename, undo: () => step('undo'), redo: () => step('redo'), history: stored.history, trouble, settle } };
+  return { state: 'open', access: { piece: current, change, rename, undo: () => step('undo'), redo: () => step('redo'), history: stored.history, trouble, settle, saving: local !== null && !local.saved } };
 }

@@ -1,5 +1,4 @@
 'use client';
-import { Button } from '@mui/material';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import type { Failure, Result } from '@/core/shared';
@@ -7,7 +6,7 @@ import { fail, ok } from '@/core/shared';
 import type { Piece, StoredPicture } from '@/records';
 import { newId, useNotice } from '@/features/shell';
 import { addPieces, database, openBundle, type BundledPicture } from '@/storage';
-import { sentenceFor, useUnits } from '@/ui';
+import { FileButton, sentenceFor, useUnits } from '@/ui';
 import { inspectPicture } from '@/workers/picture/client';
 
 /** Larger files are not even read. */
@@ -28,11 +27,7 @@ export function ImportBundle() {
     notice({ text: result.value.copied ? `${result.value.piece.name}: taken in as a copy, the piece was here already.` : `${result.value.piece.name} is here.`, tone: 'success' });
   };
   return (
-    <Button component="label" variant="outlined" disabled={busy}>
-      {busy ? 'Reading …' : 'Open a bundle'}
-      <input type="file" accept=".zip,application/zip" aria-label="Open a bundle" data-testid="import-bundle" style={{ position: 'absolute', width: 1, height: 1, opacity: 0 }}
-        onChange={(event) => { const file = event.target.files?.[0]; if (file) void take(file); event.target.value = ''; }} />
-    </Button>
+    <FileButton accept=".zip,application/zip" onFile={(file) => void take(file)} variant="outlined" disabled={busy} testId="import-bundle">{busy ? 'Reading …' : 'Open a bundle'}</FileButton>
   );
 }
 

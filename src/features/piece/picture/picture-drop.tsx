@@ -3,6 +3,7 @@ import { Button, LinearProgress } from '@mui/material';
 import { ImageUp } from 'lucide-react';
 import { useEffect, useRef } from 'react';
 import { useDropzone } from 'react-dropzone';
+import { FileButton } from '@/ui';
 import type { PictureTaking } from '../use-take-picture';
 import css from './picture.module.css';
 
@@ -35,14 +36,6 @@ function FirstPreview({ bitmap }: { bitmap: ImageBitmap }) {
   return <canvas ref={canvas} width={bitmap.width} height={bitmap.height} className={css.first} data-testid="first-preview" />;
 }
 
-export function PicturePick({ taking, label, prominent = false }: { taking: PictureTaking; label: string; prominent?: boolean }) {
-  return (
-    <Button component="label" variant={prominent ? 'contained' : 'outlined'} size={prominent ? 'large' : 'small'}>
-      {label}
-      <input
-        type="file" accept="image/jpeg,image/png,image/webp" className={css.hidden} aria-label={label}
-        onChange={(event) => { const file = event.target.files?.[0]; if (file) taking.take(file); event.target.value = ''; }}
-      />
-    </Button>
-  );
-}
+export const PicturePick = ({ taking, label, prominent = false }: { taking: PictureTaking; label: string; prominent?: boolean }) => (
+  <FileButton accept="image/jpeg,image/png,image/webp" onFile={taking.take} variant={prominent ? 'contained' : 'outlined'} size={prominent ? 'large' : 'small'}>{label}</FileButton>
+);
