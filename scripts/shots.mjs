@@ -11,7 +11,6 @@ const DESK = { width: 1280, height: 800 };
 const HAND = { width: 390, height: 844 };
 const VIEWS = [
   { name: 'today', path: '/', size: DESK },
-  { name: 'today-phone', path: '/', size: HAND },
   { name: 'pieces', path: '/pieces', size: DESK },
   { name: 'first-piece', path: '/', size: DESK, empty: true },
   { name: 'picture', path: '/piece/demo-viaduct/picture', size: DESK },
@@ -23,7 +22,6 @@ const VIEWS = [
   { name: 'cure', path: '/piece/demo-departures-board/cure', size: DESK },
   { name: 'cure-phone', path: '/piece/demo-departures-board/cure', size: HAND, full: true },
   { name: 'rub', path: '/piece/demo-departures-board/rub', size: DESK },
-  { name: 'rub-phone', path: '/piece/demo-departures-board/rub', size: HAND, full: true },
   { name: 'mend', path: '/piece/demo-fern-marker/mend', size: DESK },
   { name: 'seal', path: '/piece/demo-fern-marker/seal', size: DESK },
   { name: 'keep', path: '/piece/demo-fern-marker/keep', size: DESK },

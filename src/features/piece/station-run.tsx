@@ -1,5 +1,6 @@
 'use client';
 import Link from 'next/link';
+import { useEffect, useRef } from 'react';
 import { STATIONS, type StationId } from '@/core/plan';
 import { STATE_WORDS, StateMark } from '@/ui';
 import { useOpenPiece } from './piece-context';
@@ -9,8 +10,15 @@ import css from './station-run.module.css';
 /** The ten stations as a tape measure: each with its key and its state. */
 export function StationRun({ current }: { current: StationId }) {
   const { piece, states } = useOpenPiece();
+  const tape = useRef<HTMLElement>(null);
+  // On a phone the tape is wider than the screen: the current station is brought to its middle.
+  useEffect(() => {
+    const shown = tape.current;
+    const link = shown?.querySelector<HTMLElement>('[aria-current]');
+    if (shown && link) shown.scrollLeft = link.offsetLeft - (shown.clientWidth - link.offsetWidth) / 2;
+  }, [current]);
   return (
-    <nav className={css.tape} aria-label="Stations">
+    <nav className={css.tape} aria-label="Stations" ref={tape}>
       {STATIONS.map((station, index) => (
         <Link key={station} href={`/piece/${piece.id}/${station}`} aria-current={station === current ? 'step' : undefined} data-state={states[station]} aria-label={`${STATION_NAMES[station]}, ${STATE_WORDS[states[station]]}`}>
           <span className={css.key} aria-hidden>{(index + 1) % 10}</span>
