@@ -1,6 +1,6 @@
 // `npm test`: installs what is missing, then lint, types, layer rules, Jest, build, Playwright. Plain Node, needs no node_modules to start.
 // The last line counts what passed and failed over both runners.
-import { readFileSync, rmSync } from 'node:fs';
+import { mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { ROOT, bin, build, installPackages, installPrograms, must, run } from './steps.mjs';
 
@@ -13,12 +13,14 @@ await must(bin('depcruise'), ['src', '--config', '.dependency-cruiser.cjs']);
 
 const results = join(ROOT, 'test-results');
 rmSync(results, { recursive: true, force: true });
-const jestFile = join(ROOT, '.cache', 'jest.json');
+const cache = join(ROOT, '.cache');
+mkdirSync(cache, { recursive: true });
+const jestFile = join(cache, 'jest.json');
 const jestCode = await run(bin('jest'), ['--json', `--outputFile=${jestFile}`]);
 const jest = JSON.parse(readFileSync(jestFile, 'utf8'));
 
 await build({ force: true });
-const playwrightFile = join(ROOT, '.cache', 'playwright.json');
+const playwrightFile = join(cache, 'playwright.json');
 const playwrightCode = await run(bin('playwright'), ['test'], { env: { PLAYWRIGHT_JSON_OUTPUT_FILE: playwrightFile } });
 const { stats } = JSON.parse(readFileSync(playwrightFile, 'utf8'));
 
