@@ -1,0 +1,43 @@
+/**
+ * Edge fade: how much of the toner is left towards the print's edge, 0–255 for each pixel. Rectangle and oval run out smoothly over `fadeMm`; ragged is a
+ * hard edge that wanders within it, like torn paper. Deterministic.
+ */
+import { clamp, layeredNoise } from '@/core/shared';
+import type { SizeMm } from '@/core/shape';
+import type { FadeForm } from './tone';
+
+const RAGGED_SEED = 41;
+const RAGGED_STEP_MM = 7;
+const RAGGED_SOFT_MM = 0.4;
+
+const smooth = (share: number): number => { const s = clamp(share, 0, 1); return s * s * (3 - 2 * s); };
+
+/** Share of toner left at a place on the print, 0–1; mm from its top left corner. */
+export function fadeShare(form: FadeForm, fadeMm: number, print: SizeMm, xMm: number, yMm: number): number {
+  if (form === 'none' || fadeMm <= 0) return 1;
+  const edge = Math.min(xMm, yMm, print.widthMm - xMm, print.heightMm - yMm);
+  if (form === 'rectangle') return smooth(edge / fadeMm);
+  if (form === 'oval') {
+    const [rx, ry] = [print.widthMm / 2, print.heightMm / 2];
+    const radius = Math.hypot((xMm - rx) / rx, (yMm - ry) / ry);
+    return smooth(((1 - radius) * Math.min(rx, ry)) / fadeMm);
+  }
+  const wander = layeredNoise(xMm / RAGGED_STEP_MM, yMm / RAGGED_STEP_MM, RAGGED_SEED, 4) * fadeMm;
+  return smooth((edge - wander) / RAGGED_SOFT_MM + 0.5);
+}
+
+/** Lightens RGBA rows of the print towards white by the fade, in place. @param firstRow of the whole print; @param mirrored rows run backwards */
+export function fadeRows(rgba: Uint8ClampedArray, widthPx: number, firstRow: number, form: FadeForm, fadeMm: number, print: SizeMm, mmPerPx: number, mirrored: boolean): void {
+  if (form === 'none') return;
+  const rows = rgba.length / 4 / widthPx;
+  for (let row = 0; row < rows; row++) {
+    const yMm = (firstRow + row + 0.5) * mmPerPx;
+    for (let column = 0; column < widthPx; column++) {
+      const xMm = (column + 0.5) * mmPerPx;
+      const share = fadeShare(form, fadeMm, print, mirrored ? print.widthMm - xMm : xMm, yMm);
+      if (share === 1) continue;
+      const at = (row * widthPx + column) * 4;
+      for (let channel = 0; channel < 3; channel++) rgba[at + channel] = 255 - share * (255 - rgba[at + channel]);
+    }
+  }
+}

@@ -1,0 +1,37 @@
+/**
+ * Value noise: smooth, seeded, the same everywhere and every time. A lattice of hashed values joined by smooth steps, 0–1, about one
+ * feature per unit. Source: standard lattice noise with an integer hash.
+ */
+const hash = (x: number, y: number, seed: number): number => {
+  let h = (Math.imul(x, 374761393) + Math.imul(y, 668265263) + Math.imul(seed, 1274126177)) | 0;
+  h = Math.imul(h ^ (h >>> 13), 1274126177);
+  return ((h ^ (h >>> 16)) >>> 0) / 4294967296;
+};
+
+export function valueNoise(x: number, y: number, seed: number): number {
+  const [x0, y0] = [Math.floor(x), Math.floor(y)];
+  const [fx, fy] = [x - x0, y - y0];
+  const [sx, sy] = [fx * fx * (3 - 2 * fx), fy * fy * (3 - 2 * fy)];
+  const a = hash(x0, y0, seed);
+  const b = hash(x0 + 1, y0, seed);
+  const c = hash(x0, y0 + 1, seed);
+  const d = hash(x0 + 1, y0 + 1, seed);
+  return a + (b - a) * sx + (c - a) * sy + (a - b - c + d) * sx * sy;
+}
+
+/** Octaves of noise, each half as strong and twice as fine, 0–1. */
+export function layeredNoise(x: number, y: number, seed: number, octaves: number): number {
+  let total = 0;
+  let weight = 0.5;
+  let sum = 0;
+  for (let octave = 0; octave < octaves; octave++) {
+    total += weight * valueNoise(x, y, seed + octave * 17);
+    sum += weight;
+    weight /= 2;
+    x *= 2;
+    y *= 2;
+  }
+  return total / sum;
+}
+
+export const latticeHash = hash;
