@@ -1,6 +1,6 @@
 // `npm run dev`: the development server, with the example at hand.
-import { bin, installPackages, must } from './steps.mjs';
+import { bin, installPackages, must, prepareFiles } from './steps.mjs';
 
 await installPackages();
-await must(process.execPath, ['scripts/draw-demo.mjs']);
+await prepareFiles();
 await must(bin('next'), ['dev', ...process.argv.slice(2)]);

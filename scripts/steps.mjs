@@ -58,12 +58,18 @@ export async function installPrograms(programs) {
   }
 }
 
+/** Draws the example's pictures and copies the lettering fonts into public/. */
+export async function prepareFiles() {
+  await must(process.execPath, [join('scripts', 'draw-demo.mjs')]);
+  await must(process.execPath, [join('scripts', 'copy-fonts.mjs')]);
+}
+
 /** Builds unless the last build is newer than everything it is made from. */
 export async function build({ force = false } = {}) {
   const id = join(ROOT, '.next', 'BUILD_ID');
-  const sources = ['src', 'scripts/draw-demo.mjs', 'package-lock.json', 'next.config.ts', 'tsconfig.json'];
+  const sources = ['src', 'scripts/draw-demo.mjs', 'scripts/copy-fonts.mjs', 'package-lock.json', 'next.config.ts', 'tsconfig.json'];
   const fresh = existsSync(id) && spawnSync('find', [...sources, '-newer', id, '-type', 'f'], { cwd: ROOT, encoding: 'utf8' }).stdout.trim() === '' && statSync(id).size > 0;
   if (fresh && !force) return;
-  await must(process.execPath, [join('scripts', 'draw-demo.mjs')]);
+  await prepareFiles();
   await must(bin('next'), ['build']);
 }

@@ -1,14 +1,16 @@
 import Joi from 'joi';
 import { BASE_COATS, BINDERS, FINISHES, PRINTS, SCHOOLS, SEALERS, SHEENS, SURFACES, USES } from '@/core/craft';
 import { REFERENCE_AIR } from '@/core/cure';
-import { FULL_CROP, RATIOS } from '@/core/picture';
+import { FONT_IDS, FULL_CROP, MOST_STRAIGHTEN_DEG, NOT_TURNED, RATIOS } from '@/core/picture';
 import type { Job } from '@/core/plan';
+import { PLAIN_TONE } from '@/core/raster';
+import { PLAIN_GRAIN } from '@/core/render';
 import { MAX_PRINT_MM, PAPERS } from '@/core/sheet';
 import { fail, ok, type Result } from '@/core/shared';
 import { migrateToCurrent, type Migration, type VersionCode } from './version';
 
-/** Version 1 had one margin all round; version 2 has one for each side. */
-export const PIECE_VERSION = 2;
+/** Version 1 had one margin all round, 2 one for each side; 3 has turning, tone, layers, shapes, grain, the look wanted and trying on. */
+export const PIECE_VERSION = 3;
 
 export interface Piece extends Job {
   id: string;
@@ -22,9 +24,9 @@ export interface Piece extends Job {
 export function newPiece(id: string, name: string, now: number, paper: Job['sheet']['paper'] = 'a4'): Piece {
   return {
     id, name, version: PIECE_VERSION, revision: 1, createdAt: now, updatedAt: now, dueOn: null,
-    picture: { pictureId: null, crop: FULL_CROP, ratio: 'blank', lettering: null },
-    surface: { kind: null, widthMm: null, heightMm: null, thicknessMm: null, finish: 'bare', baseCoat: 'none', baseColour: '#f4f1e8', prepared: [] },
-    method: { print: 'laser-plain', school: null, binder: null, whites: 'either' },
+    picture: { pictureId: null, crop: FULL_CROP, ratio: 'blank', lettering: null, ...NOT_TURNED, tone: PLAIN_TONE, layers: [] },
+    surface: { kind: null, widthMm: null, heightMm: null, thicknessMm: null, finish: 'bare', baseCoat: 'none', baseColour: '#f4f1e8', prepared: [], shape: { kind: 'rectangle' }, grain: PLAIN_GRAIN, bareColour: null },
+    method: { print: 'laser-plain', school: null, binder: null, whites: 'either', look: 'any', tryOn: [] },
     sheet: { paper, orientation: 'auto', margins: { topMm: 10, rightMm: 10, bottomMm: 10, leftMm: 10 }, barMeasuredMm: null, printedAt: null },
     lay: { faces: null, filmUm: null, extendMm: 5, mediumUsedMl: null, laidAt: null },
     cure: { ...REFERENCE_AIR, air: 'still', school: 'sign', labelHours: null },
@@ -52,6 +54,41 @@ const price = () => maybe(figure(0, 1_000_000));
 const bottle = () => section({ price: price(), ml: maybe(figure(0.1, 100_000)) });
 const pictureId = () => maybe(Joi.string().pattern(/^[A-Za-z0-9-]{1,64}$/));
 
+const colour = () => Joi.string().pattern(/^#[0-9a-f]{6}$/i);
+const crop = () => section({ x: share(), y: share(), width: figure(1e-6, 1).required(), height: figure(1e-6, 1).required() });
+const amount = () => figure(-100, 100).required();
+const tone = () => section({
+  lightness: amount(), contrast: amount(), gamma: figure(0.3, 3).required(), warmth: amount(), compensate: figure(0, 100).required(),
+  mono: maybe(Joi.object({ red: share(), green: share(), blue: share() })), fade: oneOf('none', 'rectangle', 'oval', 'ragged').required(), fadeMm: figure(0, 300).required(),
+});
+
+const MOST_LAYERS = 24;
+const placeMm = () => figure(-MAX_PRINT_MM, 2 * MAX_PRINT_MM).required();
+const box = () => section({ xMm: placeMm(), yMm: placeMm(), widthMm: figure(0, 2 * MAX_PRINT_MM).required(), heightMm: figure(0, 2 * MAX_PRINT_MM).required() });
+const layerId = () => Joi.string().pattern(/^[A-Za-z0-9-]{1,64}$/).required();
+const textLayer = () => Joi.object({
+  id: layerId(), kind: oneOf('text').required(), mode: oneOf('transfer', 'trace').required(), text: Joi.string().min(1).max(200).required(), font: oneOf(...FONT_IDS).required(),
+  sizeMm: figure(1, 1000).required(), colour: colour().required(), xMm: placeMm(), yMm: placeMm(), turnDeg: figure(-180, 180).required(), arcRadiusMm: maybe(figure(-5000, 5000)), box: box(),
+});
+const pictureLayer = () => Joi.object({
+  id: layerId(), kind: oneOf('picture').required(), mode: oneOf('transfer', 'trace').required(), pictureId: Joi.string().pattern(/^[A-Za-z0-9-]{1,64}$/).required(), crop: crop(), box: box(),
+});
+
+const sideMm = () => figure(0, MAX_PRINT_MM).required();
+const count = (max: number) => Joi.number().integer().min(1).max(max).required();
+const opening = () => Joi.object({ kind: oneOf('hole', 'knob').required(), xMm: sideMm(), yMm: sideMm(), diameterMm: figure(1, MAX_PRINT_MM).required() });
+const shapeOf = (kind: string, keys: Joi.SchemaMap = {}) => Joi.object({ kind: oneOf(kind).required(), ...keys });
+const shape = () => Joi.alternatives().try(
+  shapeOf('rectangle'), shapeOf('round'), shapeOf('oval'),
+  shapeOf('polygon', { points: Joi.array().items(Joi.object({ x: share(), y: share() })).min(3).max(400).required() }),
+  shapeOf('wrapped-canvas', { depthMm: sideMm(), tuckMm: sideMm() }),
+  shapeOf('slats', { count: count(60), gapMm: sideMm(), run: oneOf('vertical', 'horizontal').required() }),
+  shapeOf('panel', { openings: Joi.array().items(opening()).max(60).required() }),
+  shapeOf('drawer-row', { count: count(20), gapMm: sideMm(), knobs: Joi.number().valid(0, 1, 2).required(), knobMm: figure(1, 500).required() }),
+  shapeOf('cylinder', { shareOfRound: figure(0.01, 1).required() }),
+  shapeOf('vessel', { bottomMm: figure(5, MAX_PRINT_MM).required(), shareOfRound: figure(0.01, 1).required() }),
+).required();
+
 export const PIECE_SCHEMA = Joi.object({
   id: Joi.string().pattern(/^[A-Za-z0-9-]{1,64}$/).required(),
   version: Joi.number().valid(PIECE_VERSION).required(),
@@ -62,18 +99,23 @@ export const PIECE_SCHEMA = Joi.object({
   dueOn: maybe(Joi.string().pattern(/^\d{4}-\d{2}-\d{2}$/)),
   picture: section({
     pictureId: pictureId(),
-    crop: section({ x: share(), y: share(), width: figure(1e-6, 1).required(), height: figure(1e-6, 1).required() }),
+    crop: crop(),
     ratio: oneOf(...RATIOS).required(),
     lettering: maybe(oneOf('yes', 'no')),
+    turns: Joi.number().integer().min(0).max(3).required(), straightenDeg: figure(-MOST_STRAIGHTEN_DEG, MOST_STRAIGHTEN_DEG).required(), tone: tone(),
+    layers: Joi.array().items(textLayer(), pictureLayer()).max(MOST_LAYERS).required(),
   }),
   surface: section({
     kind: maybe(oneOf(...ids(SURFACES))), widthMm: sizeMm(), heightMm: sizeMm(), thicknessMm: maybe(figure(0, MAX_PRINT_MM)),
-    finish: oneOf(...ids(FINISHES)).required(), baseCoat: oneOf(...ids(BASE_COATS)).required(), baseColour: Joi.string().pattern(/^#[0-9a-f]{6}$/i).required(),
+    finish: oneOf(...ids(FINISHES)).required(), baseCoat: oneOf(...ids(BASE_COATS)).required(), baseColour: colour().required(),
     prepared: Joi.array().items(Joi.string().max(40)).max(40).required(),
+    shape: shape(), bareColour: maybe(colour()),
+    grain: section({ angleDeg: figure(-180, 180).required(), shiftXMm: figure(-2000, 2000).required(), shiftYMm: figure(-2000, 2000).required(), spacingMm: maybe(figure(0.2, 60)), knots: Joi.number().integer().min(0).max(12).required(), seed: Joi.number().integer().min(0).max(9999).required() }),
   }),
   method: section({
     print: oneOf(...ids(PRINTS)).required(), school: maybe(oneOf(...ids(SCHOOLS))), binder: maybe(oneOf(...ids(BINDERS))),
-    whites: oneOf('surface-shows', 'stay-white', 'either').required(),
+    whites: oneOf('surface-shows', 'stay-white', 'either').required(), look: oneOf('any', 'crisp', 'soft', 'distressed').required(),
+    tryOn: Joi.array().items(Joi.object({ surface: oneOf(...ids(SURFACES)).required(), baseCoat: oneOf(...ids(BASE_COATS)).required(), school: oneOf(...ids(SCHOOLS)).required(), binder: oneOf(...ids(BINDERS)).required() })).max(6).required(),
   }),
   sheet: section({
     paper: oneOf(...Object.keys(PAPERS)).required(), orientation: oneOf('auto', 'portrait', 'landscape').required(),
@@ -111,7 +153,21 @@ const oneMarginToFour: Migration = {
   },
 };
 
-export const PIECE_MIGRATIONS: readonly Migration[] = [oneMarginToFour];
+/** What version 3 adds, as it was when it was shipped: never the defaults of today. */
+const turningToneShapesAdded: Migration = {
+  from: 2, to: 3, name: 'turning, tone, layers, shapes, grain and the look wanted are added',
+  migrate: (data) => ({
+    ...data,
+    picture: { ...(data.picture as object), turns: 0, straightenDeg: 0, layers: [], tone: { lightness: 0, contrast: 0, gamma: 1, warmth: 0, mono: null, fade: 'none', fadeMm: 12, compensate: 0 } },
+    surface: { ...(data.surface as object), shape: { kind: 'rectangle' }, bareColour: null, grain: { angleDeg: 0, shiftXMm: 0, shiftYMm: 0, spacingMm: null, knots: 1, seed: 1 } },
+    method: { ...withoutGessoForPaper(data.method as { binder?: unknown; school?: unknown }), look: 'any', tryOn: [] },
+  }),
+};
+
+/** Version 2 could name gesso for paper prints, which was always refused; it is a bed for film. */
+const withoutGessoForPaper = (method: { binder?: unknown; school?: unknown }) => (method.binder === 'gesso' ? { ...method, binder: null, school: null } : method);
+
+export const PIECE_MIGRATIONS: readonly Migration[] = [oneMarginToFour, turningToneShapesAdded];
 
 /** Reads a stored or imported piece: migrates, validates, refuses what is newer than this program. Never alters its argument. */
 export function readPiece(data: unknown): Result<Piece, VersionCode> {
@@ -125,3 +181,8 @@ export function checkPiece(data: unknown): Result<Piece, 'record-invalid'> {
   const [detail] = error.details;
   return fail('record-invalid', detail.message, { path: detail.path.join('.') });
 }
+
+/** The pictures a piece refers to, also one of an older version. */
+export const picturesOf = (piece: Pick<Piece, 'picture' | 'keep'>): string[] => [...new Set([
+  piece.picture?.pictureId, piece.keep?.photoId, ...(piece.picture?.layers ?? []).map((layer) => (layer.kind === 'picture' ? layer.pictureId : null)),
+])].filter((id) => typeof id === 'string');

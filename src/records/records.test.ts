@@ -5,9 +5,18 @@ import { FORMATS } from '@/testing/formats';
 import { NOW, readyPiece } from '@/testing/builders';
 import { DEFAULT_SETTINGS, PIECE_MIGRATIONS, PIECE_VERSION, checkPiece, migrateToCurrent, newPiece, readPiece, readSettings } from './index';
 
+/** A piece as version 2 stored it. */
+function versionTwo() {
+  const { picture, surface, method, ...piece } = readyPiece();
+  const { turns: _t, straightenDeg: _s, tone: _o, layers: _l, ...oldPicture } = picture;
+  const { shape: _h, grain: _g, bareColour: _b, ...oldSurface } = surface;
+  const { look: _k, tryOn: _y, ...oldMethod } = method;
+  return { ...piece, version: 2, picture: oldPicture, surface: oldSurface, method: oldMethod };
+}
+
 /** A piece as version 1 stored it: one margin all round. */
 function versionOne(marginMm: number | undefined) {
-  const { sheet, ...piece } = readyPiece();
+  const { sheet, ...piece } = versionTwo();
   const { margins: _, ...rest } = sheet;
   return { ...piece, version: 1, sheet: marginMm === undefined ? rest : { ...rest, marginMm } };
 }
@@ -16,9 +25,14 @@ function versionOne(marginMm: number | undefined) {
 const CASES: Readonly<Record<number, () => void>> = {
   1: () => {
     const read = readPiece(versionOne(12));
-    expect(read).toMatchObject({ ok: true, value: { version: 2, sheet: { margins: { topMm: 12, rightMm: 12, bottomMm: 12, leftMm: 12 } } } });
+    expect(read).toMatchObject({ ok: true, value: { version: PIECE_VERSION, sheet: { margins: { topMm: 12, rightMm: 12, bottomMm: 12, leftMm: 12 } } } });
     expect(read.ok && 'marginMm' in read.value.sheet).toBe(false);
     expect(readPiece(versionOne(undefined))).toMatchObject({ ok: true, value: { sheet: { margins: { topMm: 10 } } } });
+  },
+  2: () => {
+    expect(readPiece(versionTwo())).toEqual({ ok: true, value: readyPiece() });
+    const gesso = { ...versionTwo(), method: { ...versionTwo().method, school: 'A2', binder: 'gesso' } };
+    expect(readPiece(gesso)).toMatchObject({ ok: true, value: { method: { school: null, binder: null } } });
   },
 };
 
@@ -43,7 +57,7 @@ describe('the stored piece', () => {
   });
 
   it('refuses what is newer, says no version, or does not fit, each with its own reason', () => {
-    expect(readPiece({ ...readyPiece(), version: 3 })).toMatchObject({ ok: false, error: { code: 'record-newer', values: { found: 3, known: 2 } } });
+    expect(readPiece({ ...readyPiece(), version: PIECE_VERSION + 1 })).toMatchObject({ ok: false, error: { code: 'record-newer', values: { found: PIECE_VERSION + 1, known: PIECE_VERSION } } });
     for (const data of [null, 7, 'piece', {}, { version: '2' }, { version: 0 }, { version: 1.5 }]) expect(readPiece(data)).toMatchObject({ ok: false, error: { code: 'record-unversioned' } });
     expect(readPiece({ ...readyPiece(), surface: { ...readyPiece().surface, widthMm: '240' } })).toMatchObject({ ok: false, error: { code: 'record-invalid', path: 'surface.widthMm' } });
     expect(readPiece({ ...readyPiece(), extra: 1 })).toMatchObject({ ok: false, error: { code: 'record-invalid' } });

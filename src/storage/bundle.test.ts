@@ -3,7 +3,7 @@ import { strToU8, unzipSync, zipSync, type Zippable } from 'fflate';
 import ICAL from 'ical.js';
 import { hashBytes } from '@/core/shared/hash';
 import { NOW, readyPiece } from '@/testing/builders';
-import type { PictureRecord } from '@/records';
+import { PIECE_VERSION, type PictureRecord } from '@/records';
 import { openBundle, writeBundle, writeCalendar, type BundledPicture } from './index';
 
 const BYTES = Uint8Array.from({ length: 5000 }, (_, i) => (i * 7919) % 251);
@@ -55,7 +55,7 @@ describe('a bundle', () => {
     expect(await code(zipSync({ 'piece.json': strToU8('null') }))).toBe('bundle-foreign');
     expect(await code(await altered((m) => ({ ...m, format: 'other' })))).toBe('bundle-foreign');
     expect(await code(await altered((m) => ({ ...m, bundleVersion: 2 })))).toBe('bundle-newer');
-    expect(await code(await altered((m) => ({ ...m, piece: { ...(m.piece as object), version: 3 } })))).toBe('bundle-newer');
+    expect(await code(await altered((m) => ({ ...m, piece: { ...(m.piece as object), version: PIECE_VERSION + 1 } })))).toBe('bundle-newer');
     expect(await code(await altered((m) => ({ ...m, piece: { ...(m.piece as object), name: '' } })))).toBe('bundle-damaged');
     expect(await code(await altered((m) => ({ ...m, pictures: [] })))).toBe('bundle-picture-missing');
     expect(await code(await altered((m) => m, false))).toBe('bundle-picture-missing');

@@ -4,7 +4,7 @@
  */
 import { strFromU8, strToU8, unzipSync, zipSync, type Zippable } from 'fflate';
 import { fail, ok, type Result } from '@/core/shared';
-import { BUNDLE_FORMAT, BUNDLE_SCHEMA, BUNDLE_VERSION, readPiece, type BundleManifest, type Piece, type PictureRecord } from '@/records';
+import { BUNDLE_FORMAT, BUNDLE_SCHEMA, BUNDLE_VERSION, picturesOf, readPiece, type BundleManifest, type Piece, type PictureRecord } from '@/records';
 import { hashBytes } from '@/core/shared/hash';
 
 export type BundleCode = 'bundle-too-large' | 'bundle-not-zip' | 'bundle-foreign' | 'bundle-newer' | 'bundle-damaged' | 'bundle-picture-missing' | 'bundle-picture-damaged';
@@ -45,8 +45,7 @@ export async function openBundle(bytes: Uint8Array): Promise<Result<{ piece: Pie
     if ((await hashBytes(content)) !== record.sha256) return fail('bundle-picture-damaged', `${path} does not match its checksum`, { path, values: { name: record.name } });
     pictures.push({ record, bytes: content });
   }
-  const referred = [piece.value.picture.pictureId, piece.value.keep.photoId].filter((id) => id !== null);
-  const lacking = referred.find((id) => !pictures.some((picture) => picture.record.id === id));
+  const lacking = picturesOf(piece.value).find((id) => !pictures.some((picture) => picture.record.id === id));
   if (lacking) return fail('bundle-picture-missing', `no picture ${lacking}`, { values: { name: lacking } });
   return ok({ piece: piece.value, pictures });
 }

@@ -1,5 +1,5 @@
 import { fail, mergeChanges, ok, type Result } from '@/core/shared';
-import { checkPiece, readPiece, type Piece, type StoredPicture, type VersionCode } from '@/records';
+import { checkPiece, picturesOf, readPiece, type Piece, type StoredPicture, type VersionCode } from '@/records';
 import type { FobbetDatabase } from './db';
 import { storageFailure, type StorageCode } from './failures';
 
@@ -122,11 +122,11 @@ export async function tidy(db: FobbetDatabase, now: number): Promise<void> {
     await db.removed.bulkDelete(old);
     await db.history.where('pieceId').anyOf(old).delete();
     await db.cursors.bulkDelete(old);
-    const wanted = new Set<string | null>();
-    const note = (piece: Piece) => wanted.add(piece.picture?.pictureId ?? null).add(piece.keep?.photoId ?? null);
+    const wanted = new Set<string>();
+    const note = (piece: Piece) => picturesOf(piece).forEach((id) => wanted.add(id));
     await db.pieces.each(note);
     await db.removed.each((one) => note(one.piece));
-    await db.history.each((entry) => note(entry.before) && note(entry.after));
+    await db.history.each((entry) => { note(entry.before); note(entry.after); });
     await db.pictures.bulkDelete((await db.pictures.toCollection().primaryKeys()).filter((id) => !wanted.has(id)));
   });
 }

@@ -9,4 +9,4 @@ export { ChoiceField, FigureField, LengthField, PercentField, SelectField, Tempe
 export { TypedField } from './typed-field';
 export { FileButton } from './file-button';
 export { sentenceFor } from './sentences';
-export { CroppedPicture, Specimen, SurfaceFill, type SpecimenScale } from './specimen';
+export { Specimen, type SpecimenScale } from './specimen';

@@ -4,7 +4,7 @@
  * coats a letter-size print and its surface together. Known weakness: hands differ by a third; the measured bottle corrects it.
  */
 import { nominalFilmUm, type BinderRecord, type CoatedFace, type SurfaceRecord } from '@/core/craft';
-import { areaMm2, grownWithin, type RectMm, type SizeMm } from '@/core/shape';
+import { coveredAreaMm2, grownWithin, type Blank, type RectMm } from '@/core/shape';
 import { sum } from '@/core/shared';
 
 export interface FaceCoat { face: CoatedFace; areaMm2: number; filmUm: number; volumeMl: number }
@@ -19,7 +19,7 @@ export interface CoatAmount {
 }
 
 export interface CoatInput {
-  blank: SizeMm;
+  blank: Blank;
   print: RectMm;
   binder: BinderRecord;
   surface: SurfaceRecord;
@@ -34,14 +34,20 @@ export const LOSS_SHARE = 0.12;
 const MM3_PER_ML = 1000;
 const UM_PER_MM = 1000;
 
+const volumeMl = (area: number, filmUm: number, surface: SurfaceRecord): number => ((area * filmUm) / UM_PER_MM / MM3_PER_ML) * surface.absorbency * (1 + LOSS_SHARE);
+
+/** Medium for an area on every face the binder wants, before the print's place is known, ml. */
+export const coatVolumeMl = (binder: BinderRecord, surface: SurfaceRecord, area: number): number =>
+  binder.faces.length * volumeMl(area, nominalFilmUm(binder), surface) + (binder.bedCoat ? volumeMl(area, binder.bedCoat.filmUm, surface) : 0);
+
 export function coatAmount({ blank, print, binder, surface, filmUm, faces, extendMm }: CoatInput): CoatAmount {
-  const outline = binder.wholeSurface ? { xMm: 0, yMm: 0, ...blank } : grownWithin(print, extendMm, blank);
+  const outline = binder.wholeSurface ? { xMm: 0, yMm: 0, widthMm: blank.widthMm, heightMm: blank.heightMm } : grownWithin(print, extendMm, blank);
   const film = filmUm ?? nominalFilmUm(binder);
   const coat = (face: CoatedFace, area: number, thickness: number): FaceCoat => ({
     face, areaMm2: area, filmUm: thickness,
-    volumeMl: ((area * thickness) / UM_PER_MM / MM3_PER_ML) * surface.absorbency * (1 + LOSS_SHARE),
+    volumeMl: volumeMl(area, thickness, surface),
   });
-  const coats = (faces ?? binder.faces).map((face) => coat(face, areaMm2(face === 'paper' ? print : outline), film));
-  const bed = binder.bedCoat ? coat('surface', areaMm2(outline), binder.bedCoat.filmUm) : null;
+  const coats = (faces ?? binder.faces).map((face) => coat(face, coveredAreaMm2(blank, face === 'paper' ? print : outline), film));
+  const bed = binder.bedCoat ? coat('surface', coveredAreaMm2(blank, outline), binder.bedCoat.filmUm) : null;
   return { faces: coats, bed, outline, lossShare: LOSS_SHARE, totalMl: sum([...coats, ...(bed ? [bed] : [])].map((one) => one.volumeMl)) };
 }

@@ -1,10 +1,12 @@
 import fc from 'fast-check';
 import { BINDERS, SURFACES, binderById, surfaceById } from '@/core/craft';
+import { resolveBlank } from '@/core/shape';
 import { coatAmount, layingSteps, openMinutes, type CoatInput } from './index';
 
 const LETTER = { widthMm: 215.9, heightMm: 279.4 };
+const board = (widthMm: number, heightMm: number) => { const made = resolveBlank({ kind: 'rectangle' }, { widthMm, heightMm }); if (!made.ok) throw new Error(made.error.message); return made.value; };
 const input = (patch: Partial<CoatInput> = {}): CoatInput => ({
-  blank: { widthMm: 400, heightMm: 400 }, print: { xMm: 50, yMm: 50, ...LETTER }, binder: binderById('fluid-gel'), surface: surfaceById('painted-wood'), filmUm: null, faces: null, extendMm: 5, ...patch,
+  blank: board(400, 400), print: { xMm: 50, yMm: 50, ...LETTER }, binder: binderById('fluid-gel'), surface: surfaceById('painted-wood'), filmUm: null, faces: null, extendMm: 5, ...patch,
 });
 
 describe('how much medium to pour', () => {
@@ -20,7 +22,7 @@ describe('how much medium to pour', () => {
   });
 
   it('ends at the edge of the blank, and with the paper on paper', () => {
-    const { outline, faces } = coatAmount(input({ blank: LETTER, print: { xMm: 0, yMm: 0, ...LETTER }, extendMm: 10 }));
+    const { outline, faces } = coatAmount(input({ blank: board(LETTER.widthMm, LETTER.heightMm), print: { xMm: 0, yMm: 0, ...LETTER }, extendMm: 10 }));
     expect(outline).toEqual({ xMm: 0, yMm: 0, ...LETTER });
     expect(faces[0].areaMm2).toBe(faces[1].areaMm2);
   });

@@ -1,3 +1,3 @@
-export { LOSS_SHARE, coatAmount, type CoatAmount, type CoatInput, type FaceCoat } from './amount';
+export { LOSS_SHARE, coatAmount, coatVolumeMl, type CoatAmount, type CoatInput, type FaceCoat } from './amount';
 export { openMinutes, spreadMinutes } from './open-time';
 export { layingSteps, type LayingStep } from './laying-steps';

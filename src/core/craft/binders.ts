@@ -5,7 +5,7 @@
  */
 export type BinderId =
   | 'fluid-gel' | 'heavy-gel' | 'glue-sealer' | 'opaque-medium' | 'clear-medium' | 'furniture-gel' | 'acrylic-varnish'
-  | 'polyurethane' | 'wood-glue' | 'school-glue' | 'gesso';
+  | 'polyurethane' | 'wood-glue' | 'school-glue' | 'gesso' | 'none';
 
 export type CoatedFace = 'paper' | 'surface';
 
@@ -70,6 +70,9 @@ export const BINDERS: readonly BinderRecord[] = [
   { id: 'gesso', name: 'Acrylic gesso or acrylic paint', base: 'white', wetLook: 'white', filmUm: { min: 120, max: 120 }, faces: ['surface'], wholeSurface: false,
     waitHours: { min: 4, max: 12 }, clockFloorHours: 0, openMinutes: 4, passes: { min: 0, max: 0 }, tonerKept: 0.8, washable: false, skill: 3,
     character: 'A bed for prints on film, and a base coat.', bedCoat: null, source },
+  { id: 'none', name: 'No binder', base: 'clear', wetLook: '', filmUm: { min: 0, max: 0 }, faces: [], wholeSurface: false,
+    waitHours: { min: 0, max: 0 }, clockFloorHours: 0, openMinutes: 0, passes: { min: 0, max: 0 }, tonerKept: 0.9, washable: false, skill: 1,
+    character: 'Nothing wet: tape, heat or pencil carries the picture.', bedCoat: null, source },
 ];
 
 export const binderById = (id: BinderId): BinderRecord => {

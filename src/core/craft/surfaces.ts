@@ -83,10 +83,10 @@ export const FINISHES: readonly { id: FinishId; name: string; holds: 'well' | 'f
 /** What goes on before the print. `dryHours` at 21 °C and 50 % RH, before the light sanding. */
 export type BaseCoatId = 'none' | 'white-wash' | 'chalk-type-paint' | 'acrylic-paint' | 'gesso';
 
-export const BASE_COATS: readonly { id: BaseCoatId; name: string; dryHours: number; colour: string }[] = [
-  { id: 'none', name: 'None', dryHours: 0, colour: '' },
-  { id: 'white-wash', name: 'Thin white wash', dryHours: 1, colour: '#f2ead9' },
-  { id: 'chalk-type-paint', name: 'Chalk-type paint', dryHours: 2, colour: '#f4f1e8' },
-  { id: 'acrylic-paint', name: 'Matte acrylic paint', dryHours: 2, colour: '#f5f3ee' },
-  { id: 'gesso', name: 'Gesso', dryHours: 4, colour: '#fbfaf7' },
+export const BASE_COATS: readonly { id: BaseCoatId; name: string; dryHours: number; colour: string; /** Share of the ground it hides. */ opacity: number }[] = [
+  { id: 'none', name: 'None', dryHours: 0, colour: '', opacity: 0 },
+  { id: 'white-wash', name: 'Thin white wash', dryHours: 1, colour: '#f2ead9', opacity: 0.55 },
+  { id: 'chalk-type-paint', name: 'Chalk-type paint', dryHours: 2, colour: '#f4f1e8', opacity: 0.97 },
+  { id: 'acrylic-paint', name: 'Matte acrylic paint', dryHours: 2, colour: '#f5f3ee', opacity: 0.96 },
+  { id: 'gesso', name: 'Gesso', dryHours: 4, colour: '#fbfaf7', opacity: 0.97 },
 ];

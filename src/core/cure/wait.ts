@@ -36,7 +36,7 @@ export const DAMPEST_PERCENT = 85;
 
 export function cureWait({ binder, surface, filmUm, room, school, labelHours }: CureInput): CureWait {
   const nominal = nominalFilmUm(binder);
-  const factor = dryingFactor((filmUm ?? nominal) / nominal, room, surface.dryingFactor);
+  const factor = dryingFactor(nominal > 0 ? (filmUm ?? nominal) / nominal : 1, room, surface.dryingFactor);
   const { min, max } = binder.waitHours;
   const floorHours = binder.clockFloorHours;
   const floored = (hours: number) => Math.max(hours, floorHours);

@@ -22,5 +22,5 @@ export function cureClock(wait: CureWait, laidAt: number, now: number): CureCloc
   const at = (hours: number) => laidAt + hours * MS_PER_HOUR;
   const [earliestAt, likelyAt, safeAt] = [at(wait.earliestHours), at(wait.likelyHours), at(wait.safeHours)];
   const wetness = now >= safeAt ? 'cured' : now >= earliestAt ? 'dry' : now >= at(wait.earliestHours * TACKY_SHARE) ? 'tacky' : 'wet';
-  return { earliestAt, likelyAt, safeAt, wetness, share: clamp((now - laidAt) / (safeAt - laidAt), 0, 1) };
+  return { earliestAt, likelyAt, safeAt, wetness, share: safeAt > laidAt ? clamp((now - laidAt) / (safeAt - laidAt), 0, 1) : 1 };
 }

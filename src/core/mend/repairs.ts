@@ -1,7 +1,7 @@
 import type { BinderRecord, SurfaceRecord } from '@/core/craft';
 
 export type RepairId =
-  | 'holes' | 'bubbles' | 'outline' | 'white-edge' | 'haze' | 'fade-edge' | 'rim' | 'sides' | 'distress' | 'grain-tint' | 'pencil' | 'clear-coat';
+  | 'holes' | 'bubbles' | 'outline' | 'white-edge' | 'haze' | 'fade-edge' | 'rim' | 'sides' | 'distress' | 'grain-tint' | 'pencil' | 'clear-coat' | 'trace';
 
 export interface Repair {
   id: RepairId;
@@ -16,7 +16,7 @@ interface RepairRecord extends Omit<Repair, 'expected'> {
   applies: (context: RepairContext) => 'expected' | 'if-seen' | 'no';
 }
 
-export interface RepairContext { binder: BinderRecord; surface: SurfaceRecord; printFillsBlank: boolean; thicknessMm: number | null; gloss: boolean }
+export interface RepairContext { binder: BinderRecord; surface: SurfaceRecord; printFillsBlank: boolean; thicknessMm: number | null; gloss: boolean; traced: boolean }
 
 /** Repairs and finishing touches, with when they apply. Source: bench practice. */
 const REPAIRS: readonly RepairRecord[] = [
@@ -30,6 +30,7 @@ const REPAIRS: readonly RepairRecord[] = [
   { id: 'distress', title: 'Distress corners and edges', how: 'A little more pressure with fine paper at corners and edges.', why: 'An aged look, and a good home for accidental holes.', applies: ({ surface }) => (['wood', 'painted', 'smooth'].includes(surface.class) ? 'if-seen' : 'no') },
   { id: 'rim', title: 'Sponge paint round the rim', how: 'A nearly dry sponge, dark or light, from the edge inward as a vignette.', why: 'Ties the print to the blank.', applies: ({ printFillsBlank }) => (printFillsBlank ? 'no' : 'if-seen') },
   { id: 'sides', title: 'Paint or stain the sides', how: 'One colour from the picture’s edge carried round the side.', why: 'Bare sides look unfinished on a thick blank.', applies: ({ thicknessMm, surface }) => ((thicknessMm ?? 0) >= 10 && surface.class !== 'smooth' ? 'if-seen' : 'no') },
+  { id: 'trace', title: 'Trace and paint the lettering', how: 'Tape its print on, right way round, graphite behind; trace the outlines, fill them with paint or marker, let it dry an hour.', why: 'Traced layers go on after rubbing and before the pencil is taken off and the sealer goes on.', applies: ({ traced }) => (traced ? 'expected' : 'no') },
   { id: 'pencil', title: 'Rub out the pencil marks', how: 'A soft eraser, before any sealer.', why: 'Sealed in, they stay.', applies: ({ surface }) => (surface.class === 'smooth' ? 'no' : 'expected') },
   { id: 'clear-coat', title: 'A thin coat of the binder over the face', how: 'Thin and even; let it dry as long as the first.', why: 'Clears the last fibres where they still show, and holds loose toner.', applies: ({ binder }) => (binder.base === 'clear' ? 'if-seen' : 'no') },
 ];

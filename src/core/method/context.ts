@@ -1,20 +1,38 @@
-import type { FinishId, PrintRecord, SurfaceRecord, UseId } from '@/core/craft';
+import type { BinderId, FinishId, LabelValues, PrintId, PrintRecord, SurfaceRecord, UseId } from '@/core/craft';
 import type { Room } from '@/core/cure';
+
+export type LookWanted = 'any' | 'crisp' | 'soft' | 'distressed';
+export type PrinterAtHand = 'copy-shop' | 'laser' | 'inkjet';
+
+/** What the person has: decides what is easy, not what is possible. */
+export interface AtHand {
+  printer: PrinterAtHand;
+  papers: readonly PrintId[];
+  /** 1 first pieces, 2 some practice, 3 much. */
+  skill: 1 | 2 | 3;
+  /** Price of a millilitre of each binder, where it is known. */
+  pricePerMl: Partial<Record<BinderId, number>>;
+  labels: Partial<Record<BinderId, LabelValues>>;
+}
+
+export const NOTHING_SAID: AtHand = { printer: 'copy-shop', papers: ['laser-plain'], skill: 2, pricePerMl: {}, labels: {} };
 
 /** What is known of a piece when its method is chosen. */
 export interface MethodContext {
   surface: SurfaceRecord;
   finish: FinishId;
-  /** The colour the print will lie on, and its CIE L*. */
+  /** The colour the print will lie on, as CIE L*. */
   groundLightness: number;
   hasBaseCoat: boolean;
   print: PrintRecord;
   areaMm2: number;
   lettering: boolean;
   whites: 'surface-shows' | 'stay-white' | 'either';
+  look: LookWanted;
   use: UseId;
   room: Room;
   /** Hours left until the due date; null without one. */
   hoursLeft: number | null;
   school: 'sign' | 'clock';
+  atHand: AtHand;
 }

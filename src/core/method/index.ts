@@ -1,3 +1,3 @@
 export { rankMethods, type Candidate, type Reason } from './candidates';
-export type { MethodContext } from './context';
+export { NOTHING_SAID, type AtHand, type LookWanted, type MethodContext, type PrinterAtHand } from './context';
 export type { Refusal, RefusalCode } from './refusals';

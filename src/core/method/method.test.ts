@@ -1,12 +1,14 @@
 import { BINDERS, PRINTS, SCHOOLS, SURFACES, printById, surfaceById, type BinderId, type PrintId, type SurfaceId } from '@/core/craft';
-import { rankMethods, type MethodContext } from './index';
+import { readFileSync } from 'node:fs';
+import { methodTables } from '@/testing/method-tables';
+import { NOTHING_SAID, rankMethods, type MethodContext } from './index';
 
 const context = (patch: Partial<MethodContext> = {}): MethodContext => ({
-  surface: surfaceById('painted-wood'), finish: 'chalk-type-paint', groundLightness: 94, hasBaseCoat: false, print: printById('laser-plain'), areaMm2: 60_000, lettering: false, whites: 'either',
+  surface: surfaceById('painted-wood'), finish: 'chalk-type-paint', groundLightness: 94, hasBaseCoat: false, print: printById('laser-plain'), areaMm2: 60_000, lettering: false, whites: 'either', look: 'any', atHand: NOTHING_SAID,
   use: 'wall', room: { temperatureC: 21, humidityPercent: 50, air: 'still' }, hoursLeft: null, school: 'sign', ...patch,
 });
-const find = (binder: BinderId, patch: Partial<MethodContext> = {}) => {
-  const found = rankMethods(context(patch)).find((one) => one.binder.id === binder);
+const find = (binder: BinderId, patch: Partial<MethodContext> = {}, school = SCHOOLS.find((one) => one.binders.includes(binder))?.id) => {
+  const found = rankMethods(context(patch)).find((one) => one.binder.id === binder && one.school.id === school);
   if (!found) throw new Error(`no candidate for ${binder}`);
   return found;
 };
@@ -27,12 +29,19 @@ describe('the ranking', () => {
       }
       expect(candidates.map((one) => one.score)).toEqual(candidates.map((one) => one.score).sort((a, b) => b - a));
     }
-    expect(cells).toBe(SURFACES.length * PRINTS.length * BINDERS.length);
+    expect(cells).toBe(SURFACES.length * PRINTS.length * SCHOOLS.flatMap((school) => school.binders).length);
   });
 
-  it('has a school for every binder, and no binder twice', () => {
-    const listed = SCHOOLS.flatMap((school) => school.binders);
-    expect([...listed].sort()).toEqual(BINDERS.map((binder) => binder.id).sort());
+  it('has a school for every binder and every usable print', () => {
+    expect(new Set(SCHOOLS.flatMap((school) => school.binders))).toEqual(new Set(BINDERS.map((binder) => binder.id)));
+    const prints = new Set(SCHOOLS.flatMap((school) => school.prints));
+    for (const print of PRINTS) expect(prints.has(print.id)).toBe(print.wet !== 'never' || print.id === 'inkjet-plain');
+  });
+
+  it('is written out in docs/methods.md, every cell of it (npm run formats)', () => {
+    const tables = methodTables();
+    expect(/undefined|\| +\|/.test(tables)).toBe(false);
+    expect(readFileSync('docs/methods.md', 'utf8') === tables).toBe(true);
   });
 
   it('has points that add up to the score', () => {
@@ -49,17 +58,54 @@ describe('what is refused', () => {
     ['photo paper', 'fluid-gel', { print: printById('photo-paper') }, 'paper-does-not-break-down'],
     ['card', 'opaque-medium', { print: printById('laser-card') }, 'paper-does-not-break-down'],
     ['inkjet on plain paper', 'fluid-gel', { print: printById('inkjet-plain') }, 'inkjet-bleeds'],
-    ['a print on liner', 'fluid-gel', { print: printById('release-liner') }, 'print-of-own-school'],
+    ['a print on liner, to be rubbed', 'fluid-gel', { print: printById('release-liner') }, 'other-print'],
     ['any clear binder on cloth', 'fluid-gel', on('cloth'), 'needs-opaque-medium'],
     ['any clear binder on leather', 'heavy-gel', on('leather'), 'needs-opaque-medium'],
-    ['gesso under paper', 'gesso', {}, 'film-bed-only'],
-    ['quick varnish on paint', 'acrylic-varnish', {}, 'bare-soft-wood-only'],
-    ['quick varnish on a base coat', 'acrylic-varnish', on('soft-wood', { hasBaseCoat: true }), 'bare-soft-wood-only'],
+    ['gesso under paper', 'gesso', {}, 'other-print'],
+    ['cloth that is washed, with what washes out', 'glue-sealer', on('canvas', { use: 'cloth' }), 'wash-takes-it'],
+    ['quick varnish on paint', 'acrylic-varnish', {}, 'wrong-surface'],
+    ['quick varnish on a base coat', 'acrylic-varnish', on('soft-wood', { hasBaseCoat: true }), 'wrong-surface'],
     ['opaque white over an LED', 'opaque-medium', on('led-candle'), 'never-on-candle'],
   ])('%s', (_, binder, patch, code) => expect(find(binder, patch)).toMatchObject({ verdict: 'refused', refusal: { code } }));
 
-  it.each<PrintId>(['photo-paper', 'inkjet-plain', 'laser-card', 'slip-paper', 'inkjet-film'])('leaves nothing for %s', (print) => {
+  it.each<PrintId>(['photo-paper', 'laser-card'])('leaves nothing for %s', (print) => {
     expect(rankMethods(context({ print: printById(print) })).every((one) => one.verdict === 'refused')).toBe(true);
+  });
+
+  it('names the print that would make it possible', () => {
+    expect(find('fluid-gel', {}, 'C').refusal).toMatchObject({ code: 'other-print', switchTo: 'slip-paper' });
+    expect(find('fluid-gel', { print: printById('slip-paper') }, 'C').verdict).toBe('works');
+  });
+
+  it('keeps each school to the surfaces it works on', () => {
+    const liner = { print: printById('release-liner') };
+    expect(find('none', { ...liner, ...on('glass') }, 'E2').verdict).not.toBe('refused');
+    expect(find('none', { ...liner, ...on('soft-wood') }, 'E2')).toMatchObject({ refusal: { code: 'wrong-surface' } });
+    expect(find('none', on('glass'), 'D').verdict).not.toBe('refused');
+    expect(find('none', on('canvas'), 'D').verdict).toBe('refused');
+    expect(find('fluid-gel', { ...liner, ...on('canvas') }, 'E1').verdict).toBe('refused');
+    expect(find('none', { print: printById('inkjet-liner'), ...on('terracotta') }, 'E3').verdict).not.toBe('refused');
+  });
+
+  it('gives inkjet on plain paper its rescue: the tacky peel, paler', () => {
+    const peel = find('fluid-gel', { print: printById('inkjet-plain') }, 'B');
+    expect(peel.verdict).toBe('works-if');
+    expect(peel.conditions.join(' ')).toContain('paler');
+  });
+});
+
+describe('what is at hand moves the ranking', () => {
+  it('label values replace the record’s, prices count', () => {
+    const atHand = { ...NOTHING_SAID, labels: { 'fluid-gel': { filmUm: 180, waitHours: 6, openMinutes: 12 } }, pricePerMl: { 'fluid-gel': 0.06 } };
+    const found = find('fluid-gel', { atHand });
+    expect(found.binder).toMatchObject({ filmUm: { min: 180, max: 180 }, waitHours: { min: 6, max: 6 }, openMinutes: 12 });
+    expect(found.figures?.cost).toBeCloseTo(0.06 * (found.figures?.mediumMl ?? 0), 9);
+  });
+  it('practice, printer and the look wanted are weighed', () => {
+    const peel = (patch: Partial<MethodContext>) => find('fluid-gel', patch, 'B').score;
+    expect(peel({ atHand: { ...NOTHING_SAID, skill: 1 } })).toBeLessThan(peel({ atHand: { ...NOTHING_SAID, skill: 3 } }));
+    expect(peel({ atHand: { ...NOTHING_SAID, printer: 'inkjet' } })).toBeLessThan(peel({}));
+    expect(peel({ look: 'distressed' })).toBeGreaterThan(peel({ look: 'crisp' }));
   });
 });
 

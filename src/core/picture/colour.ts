@@ -15,3 +15,6 @@ export function linearLight(level: number): number {
 /** L* from relative luminance 0–1 (CIE 1976). */
 export const lightnessFromLuminance = (luminance: number): number =>
   luminance > 216 / 24389 ? 116 * Math.cbrt(luminance) - 16 : (24389 / 27) * luminance;
+
+/** Level 0–255, unrounded, of linear light 0–1: the inverse of `linearLight`. */
+export const encodeLight = (light: number): number => 255 * (light <= 0.0031308 ? 12.92 * light : 1.055 * light ** (1 / 2.4) - 0.055);

@@ -5,8 +5,11 @@
 import type { BaseCoatId, BinderId, CoatedFace, FinishId, PrintId, SchoolId, SealerId, SheenId, SurfaceId, UseId } from '@/core/craft';
 import type { Prices } from '@/core/journal';
 import type { RepairId } from '@/core/mend';
-import type { Crop, CropRatio } from '@/core/picture';
-import type { MarginsMm } from '@/core/shape';
+import type { LookWanted } from '@/core/method';
+import type { Crop, CropRatio, Layer } from '@/core/picture';
+import type { Tone } from '@/core/raster';
+import type { Grain } from '@/core/render';
+import type { BlankShape, MarginsMm } from '@/core/shape';
 import type { Orientation, PaperId } from '@/core/sheet';
 
 export interface RubbedPass { at: number; minutes: number }
@@ -15,12 +18,23 @@ export interface Job {
   name: string;
   /** Calendar day, YYYY-MM-DD. */
   dueOn: string | null;
-  picture: { pictureId: string | null; crop: Crop; ratio: CropRatio; lettering: 'yes' | 'no' | null };
+  picture: {
+    pictureId: string | null; crop: Crop; ratio: CropRatio; lettering: 'yes' | 'no' | null;
+    /** Quarter turns and straightening, before the crop. */
+    turns: number; straightenDeg: number; tone: Tone; layers: Layer[];
+  };
   surface: {
     kind: SurfaceId | null; widthMm: number | null; heightMm: number | null; thicknessMm: number | null;
     finish: FinishId; baseCoat: BaseCoatId; baseColour: string; prepared: PrepCode[];
+    shape: BlankShape; grain: Grain;
+    /** The bare stuff's own colour; null as usual for the surface. */
+    bareColour: string | null;
   };
-  method: { print: PrintId; school: SchoolId | null; binder: BinderId | null; whites: 'surface-shows' | 'stay-white' | 'either' };
+  method: {
+    print: PrintId; school: SchoolId | null; binder: BinderId | null; whites: 'surface-shows' | 'stay-white' | 'either'; look: LookWanted;
+    /** Pairs to try the picture on, side by side. */
+    tryOn: TryOn[];
+  };
   sheet: { paper: PaperId; orientation: Orientation; margins: MarginsMm; barMeasuredMm: number | null; printedAt: number | null };
   lay: { faces: CoatedFace[] | null; filmUm: number | null; extendMm: number; mediumUsedMl: number | null; laidAt: number | null };
   cure: { temperatureC: number; humidityPercent: number; air: 'still' | 'fan'; school: 'sign' | 'clock'; labelHours: number | null };
@@ -29,6 +43,17 @@ export interface Job {
   seal: { use: UseId; sheen: SheenId; sealer: SealerId | null; coats: number | null; coatsAt: number[]; finishedAt: number | null };
   keep: { photoId: string | null; rating: number | null; notes: string; careText: string | null; prices: Prices };
 }
+
+export interface TryOn { surface: SurfaceId; baseCoat: BaseCoatId; school: SchoolId; binder: BinderId }
+
+export type SectionId = 'picture' | 'surface' | 'method' | 'sheet' | 'lay' | 'cure' | 'rub' | 'mend' | 'seal' | 'keep';
+/** A change to a job: values laid over its sections. */
+export type JobPatch = { [S in SectionId]?: Partial<Job[S]> };
+
+export const applyPatch = <J extends Job>(job: J, patch: JobPatch): J => {
+  const sections = Object.entries(patch).map(([section, values]) => [section, { ...job[section as SectionId], ...values }]);
+  return { ...job, ...Object.fromEntries(sections) as Partial<J> };
+};
 
 export type PrepCode =
   | 'lead-test' | 'strip' | 'scuff' | 'sand' | 'dust' | 'degrease' | 'derust' | 'wash-dry' | 'prewash' | 'seal-edges' | 'base-coat' | 'light-sand' | 'lay-flat';

@@ -7,32 +7,47 @@ import { coatAmount, layingSteps, openMinutes, spreadMinutes, type CoatAmount, t
 import { cureClock, cureWait, type CureClock, type CureWait, type Room } from '@/core/cure';
 import { compareWithPlan, pieceCost, type Comparison, type PieceCost } from '@/core/journal';
 import { applicableRepairs, type Repair } from '@/core/mend';
-import { rankMethods, type Candidate } from '@/core/method';
-import { cropPixels, cropToAspect, effectivePpi, largestAcceptableWidthMm, lightnessOf, ratioAspect, cropAspect, resolutionVerdict, type Crop, type ResolutionVerdict, type SizePx } from '@/core/picture';
+import { NOTHING_SAID, rankMethods, type AtHand, type Candidate } from '@/core/method';
+import { cropPixels, cropToAspect, effectivePpi, largestAcceptableWidthMm, lightnessOf, ratioAspect, cropAspect, frameSize, keptFull, resolutionVerdict, type Crop, type ResolutionVerdict, type SizePx } from '@/core/picture';
+import type { SurfaceLook } from '@/core/render';
 import { rubPlan, type RubPlan } from '@/core/rub';
 import { defaultSealer, sealClock, sealPlan, sealerChoices, type SealClock, type SealPlan, type SealerChoice } from '@/core/seal';
-import { areaMm2, insideMargins, largestInside, type RectMm, type SizeMm } from '@/core/shape';
+import { areaMm2, coveredAreaMm2, insideMargins, intersection, largestInside, resolveBlank, unionRect, type Blank, type RectMm, type ShapeCode } from '@/core/shape';
 import { layoutSheet, type LayoutCode, type SheetLayout } from '@/core/sheet';
-import type { Result } from '@/core/shared';
+import type { Failure, Result } from '@/core/shared';
 import type { Job, PictureFacts } from './job';
+import { groundColourOf, surfaceLook } from './ground';
 import { preparation, type PrepStep } from './preparation';
 
-export interface PrintPlan { rect: RectMm; crop: Crop; croppedPx: SizePx; ppi: number; verdict: ResolutionVerdict; largestWidthMm: number }
+export interface PrintPlan {
+  /** The whole print: the main picture and every layer that is moved with it. */
+  rect: RectMm;
+  /** The main picture's place. */
+  picture: RectMm;
+  /** What of it lies on the blank, mm². */
+  areaMm2: number;
+  crop: Crop; croppedPx: SizePx; ppi: number; verdict: ResolutionVerdict; largestWidthMm: number;
+}
 
 export interface LayPlan { coat: CoatAmount; steps: readonly LayingStep[]; openMinutes: number; spreadMinutes: number; filmUm: number }
 
 export interface PiecePlan {
   surface: SurfaceRecord | null;
-  blank: SizeMm | null;
+  blank: Blank | null;
+  /** Why the blank can't be made as it is described. */
+  shapeFault: Failure<ShapeCode> | null;
   /** Where the print may lie: the blank inside its margins. Null where margins leave nothing. */
   window: RectMm | null;
   groundColour: string;
+  /** How the renderer shows the blank. */
+  look: SurfaceLook | null;
   preparation: readonly PrepStep[];
   print: PrintPlan | null;
   candidates: readonly Candidate[];
   chosen: Candidate | null;
   binder: BinderRecord | null;
   school: SchoolRecord | null;
+  mirrored: boolean;
   sheet: Result<SheetLayout, LayoutCode> | null;
   lay: LayPlan | null;
   cure: CureWait | null;
@@ -53,21 +68,25 @@ const MS_PER_HOUR = 3_600_000;
 /** The end of the due day in local time, epoch ms. */
 export const dueAt = (dueOn: string | null): number | null => (dueOn === null ? null : new Date(`${dueOn}T23:59:00`).getTime());
 
-export function planPiece(job: Job, picture: PictureFacts | null, now: number): PiecePlan {
+/** @param atHand what the person has; decides ranks and label values */
+export function planPiece(job: Job, picture: PictureFacts | null, now: number, atHand: AtHand = NOTHING_SAID): PiecePlan {
   const room: Room = { temperatureC: job.cure.temperatureC, humidityPercent: job.cure.humidityPercent, air: job.cure.air };
   const surface = job.surface.kind ? surfaceById(job.surface.kind) : null;
   const { widthMm, heightMm } = job.surface;
-  const blank = widthMm !== null && heightMm !== null ? { widthMm, heightMm } : null;
+  const resolved = widthMm !== null && heightMm !== null ? resolveBlank(job.surface.shape, { widthMm, heightMm }) : null;
+  const blank = resolved?.ok ? resolved.value : null;
   const window = blank ? insideMargins(blank, job.sheet.margins) : null;
-  const print = picture && window ? placePrint(job.picture, picture, window, surface?.coarse ?? false) : null;
-  const groundColour = ground(job, surface);
-  const printArea = print ? areaMm2(print.rect) : window ? areaMm2(window) : DEFAULT_PRINT_AREA_MM2;
+  const print = picture && window ? placePrint(job.picture, picture, window, surface?.coarse ?? false, blank) : null;
+  const look = surface ? surfaceLook(job.surface, surface) : null;
+  const groundColour = look ? groundColourOf(look) : '#ffffff';
+  const printArea = print ? print.areaMm2 : window ? areaMm2(window) : DEFAULT_PRINT_AREA_MM2;
   const printRecord = printById(job.method.print);
 
   const candidates = surface
     ? rankMethods({
         surface, room, print: printRecord, finish: job.surface.finish, groundLightness: lightnessOf(groundColour), hasBaseCoat: job.surface.baseCoat !== 'none',
         areaMm2: printArea, lettering: job.picture.lettering === 'yes', whites: job.method.whites, use: job.seal.use, school: job.cure.school, hoursLeft: hoursLeft(job.dueOn, now),
+        look: job.method.look, atHand,
       })
     : [];
   const chosen = candidates.find((one) => one.binder.id === job.method.binder && one.school.id === job.method.school) ?? null;
@@ -78,19 +97,21 @@ export function planPiece(job: Job, picture: PictureFacts | null, now: number): 
   const cure = surface && binder
     ? cureWait({ binder, surface, filmUm: job.lay.filmUm, room, school: job.cure.school, labelHours: job.cure.labelHours })
     : null;
-  const rub = binder && print ? rubPlan({ binder, print: printRecord, areaMm2: areaMm2(print.rect), room, passes: job.rub.passes }) : null;
+  const rub = binder && print ? rubPlan({ binder, print: printRecord, areaMm2: print.areaMm2, room, passes: job.rub.passes }) : null;
   const fabric = surface?.class === 'fabric';
   const sealerId = job.seal.sealer ?? defaultSealer(job.seal.use, job.seal.sheen, binder, fabric);
-  const seal = sealerId && blank ? sealPlan(sealerById(sealerId), areaMm2(blank), room, job.seal.coats) : null;
+  const seal = sealerId && blank ? sealPlan(sealerById(sealerId), blank.areaMm2, room, job.seal.coats) : null;
 
   return {
-    surface, blank, window, groundColour, room, print, candidates, chosen, binder, lay, cure, rub, seal,
+    surface, blank, window, groundColour, look, room, print, candidates, chosen, binder, lay, cure, rub, seal,
     preparation: surface ? preparation(surface, job.surface, room) : [],
     school: usable ? schoolById(usable.school.id) : null,
+    mirrored: usable?.school.mirrored ?? true,
+    shapeFault: resolved && !resolved.ok ? resolved.error : null,
     sheet: print ? layoutSheet(print.rect, job.sheet.paper, job.sheet.orientation) : null,
     cureClock: cure && job.lay.laidAt !== null ? cureClock(cure, job.lay.laidAt, now) : null,
     repairs: binder && surface && blank && print
-      ? applicableRepairs({ binder, surface, printFillsBlank: areaMm2(print.rect) > 0.995 * areaMm2(blank), thicknessMm: job.surface.thicknessMm, gloss: job.seal.sheen === 'gloss' })
+      ? applicableRepairs({ binder, surface, printFillsBlank: print.areaMm2 > 0.995 * blank.areaMm2, traced: job.picture.layers.some((layer) => layer.mode === 'trace'), thicknessMm: job.surface.thicknessMm, gloss: job.seal.sheen === 'gloss' })
       : [],
     sealers: sealerChoices(job.seal.use, job.seal.sheen, binder, fabric),
     sealClock: seal ? sealClock(seal, job.seal.coatsAt) : null,
@@ -104,23 +125,24 @@ const hoursLeft = (dueOn: string | null, now: number): number | null => {
   return due === null ? null : (due - now) / MS_PER_HOUR;
 };
 
-function ground(job: Job, surface: SurfaceRecord | null): string {
-  const painted = job.surface.baseCoat !== 'none' && surface?.takesBaseCoat !== false;
-  if (painted || job.surface.finish.endsWith('paint')) return job.surface.baseColour;
-  return surface?.bareColour ?? '#ffffff';
-}
-
-function placePrint(choice: Job['picture'], picture: PictureFacts, window: RectMm, coarse: boolean): PrintPlan {
+function placePrint(choice: Job['picture'], picture: PictureFacts, window: RectMm, coarse: boolean, blank: Blank | null): PrintPlan {
+  const frame = frameSize(picture, choice);
   const wanted = ratioAspect(choice.ratio, window.widthMm / window.heightMm);
-  const crop = wanted === null ? choice.crop : cropToAspect(choice.crop, picture, wanted);
-  const rect = largestInside(window, wanted ?? cropAspect(crop, picture));
-  const { widthPx, heightPx } = cropPixels(crop, picture);
+  const shaped = wanted === null ? choice.crop : cropToAspect(choice.crop, frame, wanted);
+  const crop = keptFull(shaped, frame, choice.straightenDeg);
+  const place = largestInside(window, wanted ?? cropAspect(crop, frame));
+  const moved = choice.layers.filter((layer) => layer.mode === 'transfer' && layer.box.widthMm > 0).map((layer) => layer.box);
+  const rect = moved.length === 0 || !blank ? place : intersection(unionRect([place, ...moved]), { xMm: 0, yMm: 0, widthMm: blank.widthMm, heightMm: blank.heightMm }) ?? place;
+  const { widthPx, heightPx } = cropPixels(crop, frame);
   const croppedPx = { widthPx, heightPx };
-  const ppi = effectivePpi(croppedPx, rect);
-  return { rect, crop, croppedPx, ppi, verdict: resolutionVerdict(ppi, coarse), largestWidthMm: largestAcceptableWidthMm(croppedPx, coarse) };
+  const ppi = effectivePpi(croppedPx, place);
+  return {
+    rect, picture: place, areaMm2: blank ? coveredAreaMm2(blank, rect) : areaMm2(rect), crop, croppedPx, ppi,
+    verdict: resolutionVerdict(ppi, coarse), largestWidthMm: largestAcceptableWidthMm(croppedPx, coarse),
+  };
 }
 
-function planLay(job: Job, surface: SurfaceRecord, blank: SizeMm, print: RectMm, binder: BinderRecord, room: Room): LayPlan {
+function planLay(job: Job, surface: SurfaceRecord, blank: Blank, print: RectMm, binder: BinderRecord, room: Room): LayPlan {
   const { filmUm, faces, extendMm } = job.lay;
   const coat = coatAmount({ blank, print, binder, surface, filmUm, faces, extendMm });
   return {

@@ -2,7 +2,13 @@ import { BASE_COATS, FINISHES, type CautionId, type SurfaceRecord } from '@/core
 import { dryingFactor, type Room } from '@/core/cure';
 import type { Job, PrepCode } from './job';
 
-export interface PrepStep { code: PrepCode; title: string; why: string; hours: number; cautions: readonly CautionId[] }
+export interface PrepStep { code: PrepCode; title: string; why: string; hours: number; cautions: readonly CautionId[]; materials: readonly string[] }
+
+const MATERIALS: Readonly<Partial<Record<PrepCode, readonly string[]>>> = {
+  'lead-test': ['lead test kit'], scuff: ['sandpaper 120 and 220', 'dust mask'], sand: ['sandpaper 120 and 220', 'dust mask'], 'seal-edges': ['thinned wood glue or the binder', 'small brush'],
+  degrease: ['rubbing alcohol or dish soap', 'lint-free cloth'], derust: ['wire brush', 'dust mask'], 'wash-dry': ['stiff brush', 'water'], prewash: ['washing machine', 'iron'], 'lay-flat': ['baking parchment', 'tape'],
+  dust: ['dust cloth or soft brush'], 'base-coat': ['foam brush', 'the paint'], 'light-sand': ['sandpaper 320'],
+};
 
 const WASH_DRY_HOURS = 24;
 const OLD_FINISHES = ['matte-paint', 'gloss-paint', 'wall-paint', 'varnish'];
@@ -15,7 +21,7 @@ export function preparation(surface: SurfaceRecord, job: Job['surface'], room: R
   const coat = BASE_COATS.find((one) => one.id === job.baseCoat);
   const hasCoat = coat !== undefined && coat.id !== 'none' && surface.takesBaseCoat;
   const bareWood = wooden && job.finish === 'bare' && surface.id !== 'varnished-wood';
-  const step = (code: PrepCode, title: string, why: string, cautions: CautionId[] = [], hours = 0): PrepStep => ({ code, title, why, hours, cautions });
+  const step = (code: PrepCode, title: string, why: string, cautions: CautionId[] = [], hours = 0): PrepStep => ({ code, title, why, hours, cautions, materials: MATERIALS[code] ?? [] });
 
   return [
     wooden && painted ? step('lead-test', 'Test the old finish for lead', 'Old paint may hold lead; sanding it spreads the dust.', ['lead']) : null,

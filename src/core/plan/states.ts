@@ -22,7 +22,7 @@ function stateOf(station: StationId, job: Job, plan: PiecePlan): StationState {
 }
 
 const ripe = (job: Job, plan: PiecePlan): boolean => job.rub.done.length > 0 || plan.cureClock?.wetness === 'dry' || plan.cureClock?.wetness === 'cured';
-const rubbed = (job: Job, plan: PiecePlan): boolean => job.rub.finishedAt !== null || (plan.rub !== null && job.rub.done.length >= plan.rub.passes.length);
+const rubbed = (job: Job, plan: PiecePlan): boolean => job.rub.finishedAt !== null || (plan.rub !== null && plan.rub.passes.length > 0 && job.rub.done.length >= plan.rub.passes.length);
 const sealed = (job: Job, plan: PiecePlan): boolean => job.seal.finishedAt !== null || (plan.seal !== null && plan.seal.coats > 0 && job.seal.coatsAt.length >= plan.seal.coats);
 const sealWaits = (plan: PiecePlan): boolean => plan.sealClock?.nextCoatAt != null;
 
@@ -45,7 +45,7 @@ function isDone(station: StationId, job: Job, plan: PiecePlan): boolean {
 function isDoubtful(station: StationId, job: Job, plan: PiecePlan): boolean {
   switch (station) {
     case 'picture': return job.picture.pictureId !== null && (job.picture.lettering === null || plan.print?.verdict === 'soft');
-    case 'surface': return plan.blank !== null && plan.window === null;
+    case 'surface': return plan.shapeFault !== null || (plan.blank !== null && plan.window === null);
     case 'method': return plan.chosen?.verdict === 'refused';
     case 'sheet': return plan.sheet?.ok === false || (job.sheet.barMeasuredMm !== null && Math.abs(job.sheet.barMeasuredMm - 100) > 0.5);
     case 'cure': return job.lay.laidAt !== null && job.rub.done.length === 0 && (plan.cure?.warnings.length ?? 0) > 0;

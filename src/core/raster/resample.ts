@@ -4,7 +4,7 @@
  * transparent is laid over white paper first. Memory: output width × (vertical taps + one band).
  */
 import { assert, fail, ok, type Result } from '@/core/shared';
-import type { RectPx, SizePx } from '@/core/picture';
+import type { RectPx, SizePx } from '@/core/picture/crop';
 import { lanczosWeights, type AxisWeights } from './lanczos-weights';
 
 export interface RowSource extends SizePx {

@@ -2,6 +2,7 @@
  * Renders a specimen in two steps, so that a slider needs only the second: `prepareSpecimen` computes ground and keep-map once for a surface and
  * a size, `renderSpecimen` lays the picture on with tables of 256 and 4096 entries: no power and no division for a pixel.
  */
+import { encodeLight } from '@/core/picture';
 import { clamp, layeredNoise } from '@/core/shared';
 import { fadeShare, type FadeForm, type ToneTables } from '@/core/raster';
 import type { SurfaceId } from '@/core/craft';
@@ -72,10 +73,7 @@ export function prepareSpecimen(order: SpecimenOrder): PreparedSpecimen {
   return { order, ground, under, keep, mean: { red: mean(0), green: mean(1), blue: mean(2) } };
 }
 
-/** Linear light 0–1 to a coded level 0–255. */
-const encode = (light: number): number => 255 * (light <= 0.0031308 ? 12.92 * light : 1.055 * light ** (1 / 2.4) - 0.055);
-
-const outTable = (optics: Optics): Uint8ClampedArray => Uint8ClampedArray.from({ length: GROUND_STEPS + 1 }, (_, light) => Math.round(encode(seen(light / GROUND_STEPS, optics))));
+const outTable = (optics: Optics): Uint8ClampedArray => Uint8ClampedArray.from({ length: GROUND_STEPS + 1 }, (_, light) => Math.round(encodeLight(seen(light / GROUND_STEPS, optics))));
 
 export interface PrintLook {
   /** The picture as printed, unmirrored, RGBA, exactly the size of the print; toned by `tone` as it is laid on. */
@@ -83,7 +81,6 @@ export interface PrintLook {
   tone: ToneTables;
   kept: number;
   optics: Optics;
-  /** Optics of the face beside the print: the same without its haze. */
 }
 
 /** Draws the specimen into RGBA, row by row. Without a look only the bare face. */

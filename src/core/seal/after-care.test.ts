@@ -30,12 +30,14 @@ describe('rubbing', () => {
 });
 
 describe('mending', () => {
-  const repairs = (patch: Partial<RepairContext> = {}) => applicableRepairs({ binder: binderById('fluid-gel'), surface: surfaceById('soft-wood'), printFillsBlank: false, thicknessMm: 18, gloss: false, ...patch });
+  const repairs = (patch: Partial<RepairContext> = {}) => applicableRepairs({ binder: binderById('fluid-gel'), surface: surfaceById('soft-wood'), printFillsBlank: false, thicknessMm: 18, gloss: false, traced: false, ...patch });
   const ids = (patch?: Partial<RepairContext>) => repairs(patch).map((repair) => repair.id);
   it('lists what can apply, the expected first', () => {
     expect(repairs()[0].expected).toBe(true);
     expect(ids()).toEqual(expect.arrayContaining(['haze', 'outline', 'grain-tint', 'sides', 'rim']));
     expect(ids()).not.toContain('white-edge');
+    expect(ids()).not.toContain('trace');
+    expect(ids({ traced: true }).indexOf('trace')).toBeLessThan(ids({ traced: true }).indexOf('pencil'));
   });
   it('follows binder, surface and placement', () => {
     expect(ids({ binder: binderById('opaque-medium') })).toContain('white-edge');

@@ -27,3 +27,17 @@ export function grownWithin(rect: RectMm, byMm: number, blank: SizeMm): RectMm {
   const bottom = Math.min(blank.heightMm, rect.yMm + rect.heightMm + byMm);
   return { xMm: left, yMm: top, widthMm: right - left, heightMm: bottom - top };
 }
+
+/** The smallest rectangle round several. */
+export function unionRect(rects: readonly RectMm[]): RectMm {
+  const [xMm, yMm] = [Math.min(...rects.map((rect) => rect.xMm)), Math.min(...rects.map((rect) => rect.yMm))];
+  return { xMm, yMm, widthMm: Math.max(...rects.map((rect) => rect.xMm + rect.widthMm)) - xMm, heightMm: Math.max(...rects.map((rect) => rect.yMm + rect.heightMm)) - yMm };
+}
+
+/** What two rectangles share, or null. */
+export function intersection(one: RectMm, other: RectMm): RectMm | null {
+  const [xMm, yMm] = [Math.max(one.xMm, other.xMm), Math.max(one.yMm, other.yMm)];
+  const widthMm = Math.min(one.xMm + one.widthMm, other.xMm + other.widthMm) - xMm;
+  const heightMm = Math.min(one.yMm + one.heightMm, other.yMm + other.heightMm) - yMm;
+  return widthMm > 0 && heightMm > 0 ? { xMm, yMm, widthMm, heightMm } : null;
+}

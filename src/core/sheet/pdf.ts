@@ -1,6 +1,6 @@
 /**
  * Writes the sheet as a PDF at exact size: the page box is the paper, one unit is 1/72 in, and viewers are asked not to scale.
- * The picture arrives mirrored, as JPEG; marks, bar and words are vectors. The same input gives the same bytes.
+ * The picture arrives as it is printed, mirrored or not, as JPEG; marks, bar and words are vectors. The same input gives the same bytes.
  */
 import { PDFDocument, PrintScaling, StandardFonts, concatTransformationMatrix, popGraphicsState, pushGraphicsState, rgb, type PDFFont, type PDFPage } from 'pdf-lib';
 import { formatSize, mmToPoints, type UnitSystem } from '@/core/measure';
@@ -9,6 +9,8 @@ import { BAR_MM, PAPERS, type Line, type SheetLayout } from './layout';
 export interface SheetText {
   pieceName: string;
   unitSystem: UnitSystem;
+  /** False where it is traced: then it is printed the right way round, and says so. */
+  mirrored: boolean;
   /** Written into the file, so that it is the same whenever it is made. */
   createdAt: Date;
 }
@@ -19,10 +21,11 @@ const BAR_PT = 0.9;
 const BAR_TICK_MM = 1.6;
 /** Reads backwards on the mirrored sheet, true from the back and on the piece. */
 const MIRROR_WORDS = 'READS TRUE ON THE PIECE';
+const UNMIRRORED_WORDS = 'NOT MIRRORED ON PURPOSE';
 
 export async function writeSheetPdf(layout: SheetLayout, jpeg: Uint8Array, text: SheetText): Promise<Uint8Array> {
   const document = await PDFDocument.create();
-  document.setTitle(`${text.pieceName} – mirrored print`, { showInWindowTitleBar: true });
+  document.setTitle(`${text.pieceName} – ${text.mirrored ? 'mirrored print' : 'print, not mirrored on purpose'}`, { showInWindowTitleBar: true });
   document.setCreator('Fobbet');
   document.setProducer('Fobbet');
   document.setCreationDate(text.createdAt);
@@ -79,8 +82,13 @@ async function drawWords(document: PDFDocument, page: PDFPage, layout: SheetLayo
   write(`This bar measures ${BAR_MM} mm (3.94 in). If not: print again at 100 %, no scaling.`, 1, 6.4, plain, 6);
   const wordsStart = BAR_MM + 5;
   const mirrorWidthMm = (bold.widthOfTextAtSize(MIRROR_WORDS, 10) * 25.4) / 72;
-  write(MIRROR_WORDS, wordsStart + mirrorWidthMm, 6.9, bold, 10, true);
-  write(`Mirrored sheet: the words above read backwards here.`, wordsStart, 9.6, plain, 5.5);
+  if (text.mirrored) {
+    write(MIRROR_WORDS, wordsStart + mirrorWidthMm, 6.9, bold, 10, true);
+    write('Mirrored sheet: the words above read backwards here.', wordsStart, 9.6, plain, 5.5);
+  } else {
+    write(UNMIRRORED_WORDS, wordsStart, 6.9, bold, 10);
+    write('Right way round: it is not laid face down.', wordsStart, 9.6, plain, 5.5);
+  }
   write(shortened(`${name} · print ${size} · ${PAPERS[paper].name}`, plain, 5.5, 96), wordsStart, 11.8, plain, 5.5);
 }
 

@@ -73,7 +73,7 @@ describe('the PDF, read by poppler', () => {
     // As the worker hands it over: already mirrored, so the picture's left half, red, lies on the right.
     const half = await sharp({ create: { width: 300, height: 400, channels: 3, background: BLUE } }).png().toBuffer();
     const jpeg = await sharp({ create: { width: 600, height: 400, channels: 3, background: RED } }).composite([{ input: half, left: 0, top: 0 }]).jpeg({ quality: 95 }).toBuffer();
-    const pdf = await writeSheetPdf(layout, jpeg, { pieceName: name, unitSystem: 'metric', createdAt: new Date(0) });
+    const pdf = await writeSheetPdf(layout, jpeg, { pieceName: name, unitSystem: 'metric', mirrored: true, createdAt: new Date(0) });
     const file = join(folder, `${widthMm}-${paper}.pdf`);
     writeFileSync(file, pdf);
     return { layout, file, pdf };

@@ -10,6 +10,7 @@ const WORDS: Readonly<Record<MissingCode, string>> = {
   lettering: 'an answer: has it lettering?',
   'surface-kind': 'the kind of surface',
   'blank-size': 'the blank’s width and height',
+  'shape-fault': 'a shape that can be made: this one can’t',
   'margins-too-wide': 'margins that leave room for the print',
   method: 'a method',
   'method-refused': 'a method that can work: the chosen one is refused',

@@ -1,6 +1,8 @@
 'use client';
 import { createContext, useContext } from 'react';
 import type { PiecePlan, StationId, StationState } from '@/core/plan';
+import type { Tone } from '@/core/raster';
+import type { ReadyLayer } from '@/features/look';
 import type { StoredPicture } from '@/records';
 import type { PieceAccess } from './use-piece';
 
@@ -10,6 +12,11 @@ export interface OpenPiece extends PieceAccess {
   picture: StoredPicture | null;
   /** Object URL of the upright preview, null without a picture. */
   previewUrl: string | null;
+  /** The tone as it is now, also while a slider moves. */
+  tone: Tone;
+  /** Shows a tone without keeping it; null goes back to what is kept. */
+  tryTone: (tone: Tone | null) => void;
+  layers: readonly ReadyLayer[];
   side: 'landing' | 'printed';
   turnOver: () => void;
   now: number;

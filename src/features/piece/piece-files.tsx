@@ -4,6 +4,7 @@ import { EllipsisVertical } from 'lucide-react';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { useNotice } from '@/features/shell';
+import { picturesOf } from '@/records';
 import { database, removePiece, restorePiece, writeBundle, writeCalendar, type BundledPicture } from '@/storage';
 import { useClock } from '@/ui';
 import { calendarEntries } from './calendar-entries';
@@ -21,8 +22,7 @@ export function PieceFiles() {
   const pick = (run: () => void) => () => { setAnchor(null); run(); };
 
   const exportBundle = async () => {
-    const ids = [piece.picture.pictureId, piece.keep.photoId].filter((id) => id !== null);
-    const stored = (await database().pictures.bulkGet(ids)).filter((picture) => picture !== undefined);
+    const stored = (await database().pictures.bulkGet(picturesOf(piece))).filter((picture) => picture !== undefined);
     const pictures = await Promise.all(stored.map(async ({ file, preview: _, ...record }): Promise<BundledPicture> => ({ record, bytes: new Uint8Array(await file.arrayBuffer()) })));
     saveFile(new Blob([writeBundle(piece, pictures)], { type: 'application/zip' }), fileName(piece.name, 'fobbet.zip'));
   };

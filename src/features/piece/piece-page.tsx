@@ -20,7 +20,9 @@ import { SurfaceStation } from './surface/surface-station';
 import { PieceHead } from './piece-head';
 import { PieceProvider, useOpenPiece, type OpenPiece } from './piece-context';
 import { StationRun } from './station-run';
-import { useObjectUrl, useStoredPicture } from '@/features/shell';
+import type { Tone } from '@/core/raster';
+import { useLayers } from '@/features/look';
+import { useObjectUrl, useStash, useStoredPicture } from '@/features/shell';
 import { usePiece, type PieceAccess } from './use-piece';
 import css from './piece-page.module.css';
 
@@ -51,9 +53,12 @@ function Open({ access, station }: { access: PieceAccess; station: StationId }) 
   const [turned, setTurned] = useState<{ station: StationId; side: 'landing' | 'printed' } | null>(null);
   const natural = station === 'sheet' ? 'printed' : 'landing';
   const side = turned?.station === station ? turned.side : natural;
-  const plan = useMemo(() => planPiece(piece, picture ?? null, now), [piece, picture, now]);
+  const { atHand } = useStash();
+  const plan = useMemo(() => planPiece(piece, picture ?? null, now, atHand), [piece, picture, now, atHand]);
+  const layers = useLayers(piece.picture.layers);
+  const [tried, setTried] = useState<Tone | null>(null);
   const open: OpenPiece = {
-    ...access, plan, side, picture: picture ?? null, previewUrl, now, states: stationStates(piece, plan),
+    ...access, plan, side, layers, tone: tried ?? piece.picture.tone, tryTone: setTried, picture: picture ?? null, previewUrl, now, states: stationStates(piece, plan),
     turnOver: () => setTurned({ station, side: side === 'landing' ? 'printed' : 'landing' }),
   };
   const Screen = SCREENS[station];

@@ -4,6 +4,7 @@ import { useCallback, useEffect, useRef, useState } from 'react';
 import type { Failure } from '@/core/shared';
 import { readPiece, type Piece, type StoredPicture } from '@/records';
 import { database, historyState, savePiece, stepHistory } from '@/storage';
+import { applyPatch, type JobPatch } from '@/core/plan';
 import { useClock } from '@/ui';
 
 export type Sections = Pick<Piece, 'picture' | 'surface' | 'method' | 'sheet' | 'lay' | 'cure' | 'rub' | 'mend' | 'seal' | 'keep'>;
@@ -12,6 +13,8 @@ export interface PieceAccess {
   piece: Piece;
   /** Lays a patch over one section and saves it. `label` names the change for undo. */
   change: <S extends keyof Sections>(section: S, patch: Partial<Sections[S]>, label: string, pictures?: StoredPicture[]) => void;
+  /** Lays values over several sections as one change. */
+  changeAll: (patch: JobPatch, label: string) => void;
   rename: (patch: Partial<Pick<Piece, 'name' | 'dueOn'>>, label: string) => void;
   undo: () => void;
   redo: () => void;
@@ -67,6 +70,7 @@ export function usePiece(id: string): Loaded {
   const change: PieceAccess['change'] = useCallback((section, patch, label, pictures) => {
     apply((piece) => ({ ...piece, [section]: { ...piece[section], ...patch } }), label, pictures);
   }, [apply]);
+  const changeAll: PieceAccess['changeAll'] = useCallback((patch, label) => apply((piece) => applyPatch(piece, patch), label), [apply]);
   const rename: PieceAccess['rename'] = useCallback((patch, label) => apply((piece) => ({ ...piece, ...patch }), label), [apply]);
   const step = useCallback((direction: 'undo' | 'redo') => {
     queue.current = queue.current.then(async () => { await stepHistory(database(), id, direction, clock()); });
@@ -80,5 +84,5 @@ export function usePiece(id: string): Loaded {
     if (trouble && choice === 'mine') save(trouble.base, trouble.mine, trouble.label, [], true);
     setTrouble(null);
   };
-  return { state: 'open', access: { piece: current, change, rename, undo: () => step('undo'), redo: () => step('redo'), history: stored.history, trouble, settle, saving: local !== null && !local.saved } };
+  return { state: 'open', access: { piece: current, change, changeAll, rename, undo: () => step('undo'), redo: () => step('redo'), history: stored.history, trouble, settle, saving: local !== null && !local.saved } };
 }

@@ -1,31 +1,43 @@
 'use client';
-import { useId } from 'react';
-import { useObjectUrl, useStoredPicture, type PlannedPiece } from '@/features/shell';
-import { CroppedPicture, SurfaceFill } from '@/ui';
+import { useId, useMemo } from 'react';
+import { rubbedOptics, stageOptics } from '@/core/render';
+import { LookInSvg, landingOrder, useLayers } from '@/features/look';
+import { useStoredPicture, type PlannedPiece } from '@/features/shell';
 
-const UNKNOWN = { widthMm: 240, heightMm: 170 };
-export const figureSize = ({ plan }: PlannedPiece) => plan.blank ?? UNKNOWN;
+const UNKNOWN = { xMm: 0, yMm: 0, widthMm: 240, heightMm: 170 };
+const NOT_YET = { haze: 0.4, sheen: 0.04 };
 
-const HAZE_UNDER_PAPER = 0.75;
+/** What of a piece is seen on the shelf: its front. */
+export const figureSize = ({ plan }: PlannedPiece) => plan.blank?.front ?? UNKNOWN;
 
-/** One piece drawn small at a given scale, as it stands now. */
+/** One piece drawn small at a given scale, as it stands now. What is only planned is drawn faintly. */
 export function PieceFigure({ planned, pxPerMm }: { planned: PlannedPiece; pxPerMm: number }) {
   const { piece, plan, states } = planned;
   const id = useId();
-  const url = useObjectUrl(useStoredPicture(piece.picture.pictureId)?.preview ?? null);
-  const size = figureSize(planned);
-  const underPaper = piece.lay.laidAt !== null && piece.rub.done.length === 0;
+  const picture = useStoredPicture(piece.picture.pictureId) ?? null;
+  const layers = useLayers(piece.picture.layers);
+  const front = figureSize(planned);
+  const { blank } = plan;
+  const passes = plan.rub?.passes.length ?? 0;
+  const optics = states.seal === 'done' ? stageOptics(piece.seal.sheen) : states.rub === 'done' ? stageOptics('matte') : states.lay === 'done' ? rubbedOptics(passes === 0 ? 0 : piece.rub.done.length / passes) : NOT_YET;
+  const key = JSON.stringify([plan.look, blank?.path, plan.print?.rect, plan.print?.crop, plan.binder?.id, piece.picture.tone, piece.picture.turns, piece.picture.straightenDeg, optics, pxPerMm]);
+  const order = useMemo(
+    () => landingOrder({ job: piece, plan, picture, layers: layers.filter(({ layer }) => layer.mode === 'transfer').map(({ drawn }) => drawn), tone: piece.picture.tone, optics, pxPerMm }, true),
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+    [key, picture?.id, layers],
+  );
   return (
-    <svg width={size.widthMm * pxPerMm} height={size.heightMm * pxPerMm} viewBox={`0 0 ${size.widthMm} ${size.heightMm}`} role="img" aria-label={`${piece.name} at its size`} style={{ isolation: 'isolate', display: 'block', overflow: 'visible' }}>
-      <SurfaceFill id={id} size={size} surface={plan.surface} colour={plan.surface ? plan.groundColour : 'var(--sheet)'} coated={piece.surface.baseCoat !== 'none'} pxPerMm={pxPerMm} />
-      {plan.print && url && (
-        <>
-          {plan.binder?.base === 'white' && <rect x={plan.print.rect.xMm} y={plan.print.rect.yMm} width={plan.print.rect.widthMm} height={plan.print.rect.heightMm} fill="#fcfbf8" />}
-          <CroppedPicture href={url} crop={plan.print.crop} at={plan.print.rect} blend="multiply" opacity={states.lay === 'done' ? 1 : 0.55} />
-          {underPaper && <rect x={plan.print.rect.xMm} y={plan.print.rect.yMm} width={plan.print.rect.widthMm} height={plan.print.rect.heightMm} fill="#f4f3ee" opacity={HAZE_UNDER_PAPER} />}
-        </>
-      )}
-      <rect width={size.widthMm} height={size.heightMm} fill="none" stroke="var(--ink)" strokeWidth={1.2} vectorEffect="non-scaling-stroke" strokeDasharray={plan.blank ? undefined : '6 5'} />
+    <svg width={front.widthMm * pxPerMm} height={front.heightMm * pxPerMm} viewBox={`${front.xMm} ${front.yMm} ${front.widthMm} ${front.heightMm}`} role="img" aria-label={`${piece.name} at its size`} style={{ display: 'block', overflow: blank?.shape.kind === 'wrapped-canvas' || blank?.shape.kind === 'cylinder' || blank?.shape.kind === 'vessel' ? 'hidden' : 'visible' }}>
+      {blank && plan.look
+        ? (
+          <>
+            <clipPath id={`${id}-outline`}><path d={blank.path} clipRule="evenodd" /></clipPath>
+            <g clipPath={`url(#${id}-outline)`}><LookInSvg order={order} xMm={0} yMm={0} widthMm={blank.widthMm} heightMm={blank.heightMm} /></g>
+            <path d={blank.path} fill="none" stroke="var(--ink)" strokeWidth={1.2} vectorEffect="non-scaling-stroke" />
+            <rect x={front.xMm} y={front.yMm} width={front.widthMm} height={front.heightMm} fill="none" stroke="var(--ink)" strokeWidth={blank.folds.length || blank.front.widthMm < blank.widthMm ? 1.2 : 0} vectorEffect="non-scaling-stroke" />
+          </>
+        )
+        : <rect x={front.xMm} y={front.yMm} width={front.widthMm} height={front.heightMm} fill="var(--sheet)" stroke="var(--ink)" strokeWidth={1.2} vectorEffect="non-scaling-stroke" strokeDasharray="6 5" />}
     </svg>
   );
 }

@@ -1,5 +1,6 @@
 export { Shell } from './shell';
 export { useSettings } from './settings';
+export { useStash } from './use-stash';
 export { useNotice } from './notices';
 export { useDemo } from './demo';
 export { usePlannedPieces, useShelf, type PlannedPiece } from './use-shelf';

@@ -4,6 +4,7 @@ import { useMemo } from 'react';
 import { nextStep, planPiece, stationStates, type NextStep, type PiecePlan, type StationId, type StationState } from '@/core/plan';
 import type { Piece, PictureRecord } from '@/records';
 import { database, readShelf, type Shelf } from '@/storage';
+import { useStash } from './use-stash';
 
 export interface PlannedPiece { piece: Piece; plan: PiecePlan; next: NextStep; states: Record<StationId, StationState>; picture: PictureRecord | null }
 
@@ -21,9 +22,10 @@ export function useShelf(): ShelfData | undefined {
 
 /** The pieces of the shelf with their plans at a time, epoch ms. */
 export function usePlannedPieces(shelf: ShelfData | undefined, now: number): PlannedPiece[] {
+  const { atHand } = useStash();
   return useMemo(() => (shelf?.pieces ?? []).map((piece) => {
     const picture = piece.picture.pictureId ? shelf?.pictures.get(piece.picture.pictureId) ?? null : null;
-    const plan = planPiece(piece, picture, now);
+    const plan = planPiece(piece, picture, now, atHand);
     return { piece, plan, picture, next: nextStep(piece, plan, now), states: stationStates(piece, plan) };
-  }), [shelf, now]);
+  }), [shelf, now, atHand]);
 }

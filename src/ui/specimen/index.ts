@@ -1,3 +1,1 @@
 export { Specimen, type SpecimenScale } from './specimen';
-export { SurfaceFill } from './surface-fill';
-export { CroppedPicture } from './cropped-picture';

@@ -1,9 +1,25 @@
-import type { Crop } from '@/core/picture';
+import type { Crop, Turning } from '@/core/picture';
+import type { Tone, ToneTables } from '@/core/raster';
+import type { RectMm } from '@/core/shape';
 import type { SheetLayout } from '@/core/sheet';
 import type { SheetText } from '@/core/sheet/pdf';
 import type { Result } from '@/core/shared';
+import type { DrawnLayer } from '../layers';
 
-export interface SheetOrder { file: Blob; crop: Crop; layout: SheetLayout; text: SheetText }
+export interface SheetOrder {
+  file: Blob;
+  turning: Turning;
+  crop: Crop;
+  tone: ToneTables;
+  fade: Pick<Tone, 'fade' | 'fadeMm'>;
+  /** Places on the blank's face, mm: the whole print, and the main picture within it. */
+  print: RectMm;
+  picture: RectMm;
+  layers: readonly DrawnLayer[];
+  mirrored: boolean;
+  layout: SheetLayout;
+  text: SheetText;
+}
 
 export type SheetCode = 'picture-broken' | 'crop-empty' | 'sheet-failed';
 

@@ -3,11 +3,13 @@ import { Button } from '@mui/material';
 import { useState } from 'react';
 import { COLDEST_FILM_C, DAMPEST_PERCENT, vapourPressureDeficitKpa, type WaitRule } from '@/core/cure';
 import { formatDuration } from '@/core/measure';
+import { stageOptics } from '@/core/render';
 import type { CautionId } from '@/core/craft';
 import { useSettings } from '@/features/shell';
 import type { Settings } from '@/records';
 import { Answer, Because, Cautions, ChoiceField, Fields, FigureField, NextRow, Note, Part, PercentField, TemperatureField, WETNESS_WORDS, WetnessMark, afterTime, span, useClock, useUnits, type ReasonLine } from '@/ui';
 import { LandingDrawing } from '../drawings/landing';
+import { DisagreementNotes } from '../disagreement-notes';
 import { MissingList } from '../missing-list';
 import { NextLink } from '../next-link';
 import { useOpenPiece } from '../piece-context';
@@ -58,10 +60,10 @@ export function CureStation() {
   if (damp) cautions.unshift('damp-air');
 
   return (
-    <StationLayout specimen={<LandingDrawing picture="ghost" caption={times ? <span style={{ display: 'flex', gap: 8, alignItems: 'center' }}><WetnessMark wetness={times.wetness} /> {WETNESS_WORDS[times.wetness]} under its paper.</span> : 'The print under its paper, drying.'} />}>
+    <StationLayout specimen={<LandingDrawing optics={stageOptics('laid')} caption={times ? <span style={{ display: 'flex', gap: 8, alignItems: 'center' }}><WetnessMark wetness={times.wetness} /> {WETNESS_WORDS[times.wetness]} under its paper.</span> : 'The print under its paper, drying.'} />}>
       <Answer stop={cold}>{answer()}</Answer>
-      {wait && <Note>{RULES[wait.rule]}</Note>}
-      {wait && <CureScale wait={wait} times={times} now={now} />}
+      {wait && wait.safeHours > 0 && <Note>{wait.rule === 'sign' && plan.school?.sign ? plan.school.sign : RULES[wait.rule]}</Note>}
+      {wait && wait.safeHours > 0 && <CureScale wait={wait} times={times} now={now} />}
       {wait && !times && <NextRow><Button variant="contained" onClick={() => change('lay', { laidAt: clock() }, 'laid')} data-testid="laid-now">Laid now: start the clock</Button></NextRow>}
       {times && !rubbing && now < times.likelyAt && <NotifyButton />}
       <Because reasons={reasons} />
@@ -70,10 +72,11 @@ export function CureStation() {
           <TemperatureField label="Room temperature" value={cure.temperatureC} onCommit={(value) => value !== null && changeRoom({ temperatureC: value }, 'room temperature')} testId="temperature" />
           <PercentField label="Relative humidity" value={cure.humidityPercent} onCommit={(value) => value !== null && changeRoom({ humidityPercent: value }, 'humidity')} testId="humidity" />
           <ChoiceField label="Air" value={cure.air} options={[{ id: 'still', name: 'Still' }, { id: 'fan', name: 'Fan' }]} onCommit={(air) => change('cure', { air }, 'air')} />
-          {wait && wait.floorHours === 0 && <ChoiceField label="Wait" value={cure.school} options={[{ id: 'sign', name: 'By the sign' }, { id: 'clock', name: 'By the clock' }]} onCommit={(school) => change('cure', { school }, 'rule of waiting')} />}
+          {wait && wait.floorHours === 0 && !plan.school?.window && wait.safeHours > 0 && <ChoiceField label="Wait" value={cure.school} options={[{ id: 'sign', name: 'By the sign' }, { id: 'clock', name: 'By the clock' }]} onCommit={(school) => change('cure', { school }, 'rule of waiting')} />}
           <FigureField label="Hours on the label" value={cure.labelHours} unit="h" min={0.1} max={2000} computed="as computed" onCommit={(labelHours) => change('cure', { labelHours }, 'label hours')} hint={cure.labelHours !== null ? 'clear to go back to Fobbet’s figure' : 'overrules the computed time'} testId="label-hours" />
         </Fields>
       </Part>
+      <DisagreementNotes at="cure" />
       <MissingList station="cure" />
       <Cautions ids={cautions} />
       <NextRow><NextLink station="rub" quiet={!times || now < times.earliestAt} /></NextRow>
@@ -84,6 +87,8 @@ export function CureStation() {
     if (!wait) return 'The wait follows from the method and the room.';
     if (cold) return `Do not lay or rub below ${units.temperature(COLDEST_FILM_C)}: the film may never form.`;
     if (rubbing) return 'Cured: rubbing has begun.';
+    if (wait.safeHours === 0) return 'No waiting: go on at once.';
+    if (plan.school?.window) return windowAnswer(wait.earliestHours, wait.safeHours);
     if (!times) return `Wait ${formatDuration(wait.likelyHours)} after laying${wait.safeHours > wait.likelyHours ? `, ${formatDuration(wait.safeHours)} to be safe` : ''}.`;
     if (now >= times.safeAt) return 'The full time is over: rub.';
     if (now >= times.likelyAt) return 'Start rubbing now, if the sign is right.';
@@ -91,6 +96,9 @@ export function CureStation() {
     return `${lead}${lead ? 's' : 'S'}tart rubbing ${afterTime(times.likelyAt, now)}, ${span(times.likelyAt - now)}.`;
   }
 }
+
+/** A window rather than a wait: before it the picture comes along, after it the paper holds. */
+const windowAnswer = (fromHours: number, toHours: number): string => `Peel ${formatDuration(fromHours)} to ${formatDuration(toHours)} after laying: earlier the picture comes along, later the paper holds.`;
 
 /** Offers the browser's own notification; the page tells in any case while it is open. */
 function NotifyButton() {

@@ -1,19 +1,23 @@
 'use client';
-import { useId, type ReactNode } from 'react';
-import { CroppedPicture, Specimen, SurfaceFill, useUnits, type SpecimenScale } from '@/ui';
+import { useId, useMemo, type ReactNode } from 'react';
+import { rubbedOptics, stageOptics, type Optics } from '@/core/render';
+import type { RectMm } from '@/core/shape';
+import { LookInSvg, landingOrder } from '@/features/look';
+import { useObjectUrl } from '@/features/shell';
+import { Specimen, useUnits, type SpecimenScale } from '@/ui';
 import { useOpenPiece } from '../piece-context';
 import { rectOf } from './rect-of';
 import { SheetDrawing } from './sheet';
 import { TurnButton } from './turn-button';
 
 interface LandingProps {
-  /** The picture as it lies there now: not yet, faintly under its paper, or landed. */
-  picture?: 'none' | 'ghost' | 'landed';
-  /** Milky veil of paper left, 0–1. */
-  haze?: number;
-  gloss?: boolean;
+  /** What the piece has been through; null shows the bare blank. */
+  optics: Optics | null;
   overlay?: (scale: SpecimenScale) => ReactNode;
   caption: ReactNode;
+  /** Traced layers are painted on. */
+  painted?: boolean;
+  actions?: ReactNode;
 }
 
 /** The piece as it stands, seen from the front. Turned over it is the sheet as printed. */
@@ -23,40 +27,73 @@ export function LandingDrawing(props: LandingProps) {
 }
 
 const UNKNOWN_BLANK = { widthMm: 300, heightMm: 200 };
-const OPAQUE_WHITE = '#fcfbf8';
+const BARE = stageOptics('matte');
 
-function Landed({ picture = 'landed', haze = 0, gloss = false, overlay, caption }: LandingProps) {
-  const { plan, piece, previewUrl } = useOpenPiece();
+function Landed({ optics, overlay, caption, painted = false, actions }: LandingProps) {
+  const { plan, piece } = useOpenPiece();
   const id = useId();
   const units = useUnits();
-  const size = plan.blank ?? UNKNOWN_BLANK;
-  const print = plan.print;
-  const opaque = plan.binder?.base === 'white';
+  const { blank } = plan;
+  const size = blank ?? UNKNOWN_BLANK;
   return (
     <Specimen
-      size={size} side="landing" actions={<TurnButton />} caption={plan.blank ? caption : 'The blank is not measured yet: this is a stand-in.'}
-      label={`${piece.name}: ${plan.surface?.name ?? 'blank'}, ${plan.blank ? units.size(size.widthMm, size.heightMm) : 'size unknown'}, as it lands`}
+      size={size} side="landing" actions={<>{actions}<TurnButton /></>} caption={blank ? caption : 'The blank is not measured yet: this is a stand-in.'}
+      label={`${piece.name}: ${plan.surface?.name ?? 'blank'}, ${blank ? units.size(size.widthMm, size.heightMm) : 'size unknown'}, as it lands`}
     >
       {(scale) => (
-        <g style={{ isolation: 'isolate' }}>
-          <SurfaceFill id={id} size={size} surface={plan.surface} colour={plan.groundColour} coated={piece.surface.baseCoat !== 'none'} pxPerMm={scale.pxPerMm} />
-          {print && previewUrl && picture === 'landed' && (
-            <>
-              {opaque && <rect {...rectOf(print.rect)} fill={OPAQUE_WHITE} />}
-              <CroppedPicture href={previewUrl} crop={print.crop} at={print.rect} blend="multiply" opacity={plan.binder?.tonerKept ?? 1} filter={gloss ? 'saturate(1.15) contrast(1.06)' : undefined} />
-              {haze > 0 && <rect {...rectOf(print.rect)} fill="#f7f6f2" opacity={haze} />}
-            </>
-          )}
-          {print && previewUrl && picture === 'ghost' && (
-            <>
-              <rect {...rectOf(print.rect)} fill="#f4f3ee" />
-              <CroppedPicture href={previewUrl} crop={print.crop} at={print.rect} opacity={0.22} />
-            </>
-          )}
-          <rect width={size.widthMm} height={size.heightMm} fill="none" stroke="var(--ink)" strokeWidth={1.2} vectorEffect="non-scaling-stroke" />
+        <g>
+          {blank && <clipPath id={`${id}-outline`}><path d={blank.path} clipRule="evenodd" /></clipPath>}
+          {blank && plan.look
+            ? <g clipPath={`url(#${id}-outline)`}><Look optics={optics} pxPerMm={scale.pxPerMm} /></g>
+            : <rect width={size.widthMm} height={size.heightMm} fill="var(--sheet)" />}
+          {painted && <Traced />}
+          {blank
+            ? <path d={blank.path} fill="none" stroke="var(--ink)" strokeWidth={1.2} vectorEffect="non-scaling-stroke" />
+            : <rect width={size.widthMm} height={size.heightMm} fill="none" stroke="var(--ink)" strokeDasharray="6 5" vectorEffect="non-scaling-stroke" />}
+          {blank?.folds.map((fold, index) => <line key={index} {...fold} stroke="#1E2126" strokeWidth={1} strokeDasharray="4 4" vectorEffect="non-scaling-stroke" />)}
           {overlay?.(scale)}
         </g>
       )}
     </Specimen>
   );
+}
+
+function Look({ optics, pxPerMm }: { optics: Optics | null; pxPerMm: number }) {
+  const { plan, piece, picture, layers, tone } = useOpenPiece();
+  const { look, blank, print, binder } = plan;
+  const moved = useMemo(() => layers.filter(({ layer }) => layer.mode === 'transfer').map(({ drawn }) => drawn), [layers]);
+  const scale = Math.round(pxPerMm * 100) / 100;
+  // The plan is made anew with every look at the clock: only what the drawing rests on counts.
+  const key = JSON.stringify([look, blank?.path, print?.rect, print?.picture, print?.crop, binder?.id, binder?.tonerKept, piece.picture.turns, piece.picture.straightenDeg, piece.seal.sheen, optics, scale]);
+  const order = useMemo(
+    () => landingOrder({ job: piece, plan, picture, layers: moved, tone, optics: optics ?? BARE, pxPerMm: scale }, optics !== null),
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+    [key, tone, moved, picture?.id],
+  );
+  return <LookInSvg order={order} xMm={0} yMm={0} widthMm={blank?.widthMm ?? 0} heightMm={blank?.heightMm ?? 0} testId="look" />;
+}
+
+/** Traced layers, painted on. */
+export function Traced() {
+  const { layers } = useOpenPiece();
+  return (
+    <g>
+      {layers.filter(({ layer }) => layer.mode === 'trace').map(({ layer, drawn }) => (drawn.kind === 'text'
+        ? <path key={layer.id} d={drawn.path} fill={drawn.colour} />
+        : <TracedPicture key={layer.id} file={drawn.file} box={drawn.box} />))}
+    </g>
+  );
+}
+
+/** A drawing that is traced: its lines, on the piece. */
+function TracedPicture({ file, box }: { file: Blob; box: RectMm }) {
+  const url = useObjectUrl(file);
+  return url ? <image href={url} {...rectOf(box)} preserveAspectRatio="none" style={{ mixBlendMode: 'multiply' }} /> : null;
+}
+
+/** The state a piece is in now, by what was done to it. */
+export function opticsNow(piece: { lay: { laidAt: number | null }; rub: { done: readonly unknown[]; finishedAt: number | null } }, passes: number): Optics {
+  const finished = piece.rub.finishedAt !== null || (passes > 0 && piece.rub.done.length >= passes);
+  if (finished) return stageOptics('matte');
+  return rubbedOptics(passes === 0 ? 0 : piece.rub.done.length / passes);
 }

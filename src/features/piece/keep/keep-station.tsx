@@ -3,6 +3,7 @@ import { Button, Rating, TextField } from '@mui/material';
 import { useCallback, useState } from 'react';
 import { careLabel, type Comparison, type CostLine } from '@/core/journal';
 import { formatDuration } from '@/core/measure';
+import { stageOptics } from '@/core/render';
 import type { StoredPicture } from '@/records';
 import { useNotice, useObjectUrl, useStoredPicture } from '@/features/shell';
 import { Answer, Fields, FigureField, NextRow, Note, Part, VolumeField, Wide, longDate, useUnits } from '@/ui';
@@ -34,7 +35,7 @@ export function KeepStation() {
   return (
     <StationLayout specimen={photoUrl
       ? <figure className={css.photo}><img src={photoUrl} alt={`${piece.name}, finished`} data-testid="result-photo" /><figcaption>The finished piece. <button type="button" className="plain" onClick={() => change('keep', { photoId: null }, 'no photo')}>Take the photo out</button></figcaption></figure>
-      : <LandingDrawing gloss={piece.seal.sheen !== 'matte'} caption="As it should look. A photo of the real one takes its place." />}
+      : <LandingDrawing painted optics={stageOptics(piece.seal.sheen)} caption="As it should look. A photo of the real one takes its place." />}
     >
       <Answer>{answer()}</Answer>
       <Part title="How it went">

@@ -2,9 +2,11 @@
 import { Button } from '@mui/material';
 import { nominalFilmUm, TOOLS, type CautionId, type CoatedFace } from '@/core/craft';
 import { formatVolume } from '@/core/measure';
+import { stageOptics } from '@/core/render';
 import { Answer, Because, Cautions, ChoiceField, Fields, FigureField, LengthField, NextRow, Note, Part, Steps, VolumeField, clockTime, useClock, useUnits, type ReasonLine } from '@/ui';
 import { LandingDrawing } from '../drawings/landing';
 import { rectOf } from '../drawings/rect-of';
+import { DisagreementNotes } from '../disagreement-notes';
 import { MissingList } from '../missing-list';
 import { NextLink } from '../next-link';
 import { useOpenPiece } from '../piece-context';
@@ -24,9 +26,11 @@ export function LayStation() {
   const planned = plan.lay;
   const binder = plan.binder;
   const laidAt = lay.laidAt;
+  /** Tape, heat or pencil: nothing is poured. */
+  const dry = binder?.id === 'none';
 
   const reasons: ReasonLine[] = [];
-  if (planned && binder && plan.surface) {
+  if (planned && binder && plan.surface && !dry) {
     for (const face of planned.coat.faces) reasons.push({ figure: units.area(face.areaMm2), text: `${face.face === 'paper' ? 'of paper' : binder.wholeSurface ? 'of surface, the whole face' : `of surface, ${units.length(lay.extendMm)} past the print`}: ${units.volume(face.volumeMl)}` });
     reasons.push({ figure: `${Math.round(planned.filmUm)} µm`, text: 'wet film on each face', overruled: lay.filmUm !== null });
     if (planned.coat.bed) reasons.push({ figure: units.volume(planned.coat.bed.volumeMl), text: `first coat of ${planned.coat.bed.filmUm} µm, dried before the print` });
@@ -34,13 +38,15 @@ export function LayStation() {
     reasons.push({ figure: `+ ${Math.round(planned.coat.lossShare * 100)} %`, text: 'stays in brush and pot' });
     reasons.push({ figure: `${planned.openMinutes.toFixed(0)} min`, text: `until it skins at ${units.temperature(plan.room.temperatureC)} and ${Math.round(plan.room.humidityPercent)} %; spreading takes about ${Math.max(1, Math.round(planned.spreadMinutes))} min` });
   }
-  const cautions: CautionId[] = ['back-of-paper', 'brushes', 'label-first'];
+  const cautions: CautionId[] = dry ? [] : ['back-of-paper', 'brushes', 'label-first'];
+  if (plan.school?.id === 'E2') cautions.push('heat-set');
+  if (plan.school?.id === 'D') cautions.push('knife');
   if (plan.cure?.warnings.includes('too-cold')) cautions.push('cold-film');
   if (plan.cure?.warnings.includes('damp')) cautions.push('damp-air');
   if (piece.surface.kind === 'glass') cautions.push('glass-edges');
 
   return (
-    <StationLayout specimen={<LandingDrawing picture={laidAt === null ? 'none' : 'ghost'} caption={planned ? `Dashed: where the coat goes. Solid: the print, ${units.length(plan.print?.rect.xMm ?? 0)} from the left edge, ${units.length(plan.print?.rect.yMm ?? 0)} from the top.` : 'Where the print will lie.'} overlay={() => <CoatOverlay />} />}>
+    <StationLayout specimen={<LandingDrawing optics={laidAt === null ? null : stageOptics('laid')} caption={planned ? `Dashed: where the coat goes. Solid: the print, ${units.length(plan.print?.rect.xMm ?? 0)} from the left edge, ${units.length(plan.print?.rect.yMm ?? 0)} from the top.` : 'Where the print will lie.'} overlay={() => <CoatOverlay />} />}>
       <Answer>{answer()}</Answer>
       {planned && laidAt === null && (
         <NextRow>
@@ -56,11 +62,13 @@ export function LayStation() {
       <Because reasons={reasons} />
       {planned && binder && (
         <Part title="Lay">
-          <Steps>{planned.steps.map((step) => <li key={step.code}><span>{layingWords(step, binder, units)}</span></li>)}</Steps>
+          <Steps>
+            {dry ? plan.school?.laySteps.map((step) => <li key={step}><span>{step}</span></li>) : planned.steps.map((step) => <li key={step.code}><span>{layingWords(step, binder, units)}</span></li>)}
+          </Steps>
           <Note>At hand: {TOOLS.lay.join(', ')}.</Note>
         </Part>
       )}
-      {planned && binder && (
+      {planned && binder && !dry && (
         <Part title="Change">
           <Fields>
             <ChoiceField label="Coat" value={faceChoice(lay.faces ?? binder.faces)} options={FACES} onCommit={(choice) => change('lay', { faces: facesOf(choice) }, 'coated faces')} />
@@ -70,6 +78,7 @@ export function LayStation() {
           </Fields>
         </Part>
       )}
+      <DisagreementNotes at="lay" />
       <MissingList station="lay" />
       <Cautions ids={cautions} />
       <NextRow><NextLink station="cure" quiet={laidAt === null} /></NextRow>
@@ -78,7 +87,8 @@ export function LayStation() {
 
   function answer(): string {
     if (!planned) return 'The amount follows from the print, the surface and the method.';
-    if (laidAt !== null) return 'The print is laid and drying.';
+    if (laidAt !== null) return dry ? 'That is done: on to the next station.' : 'The print is laid and drying.';
+    if (dry) return `Nothing to pour: ${plan.school?.name.toLowerCase()}.`;
     return `Pour ${formatVolume(planned.coat.totalMl, units.system)} and lay within ${Math.floor(planned.openMinutes)} min.`;
   }
 }
@@ -92,6 +102,7 @@ function CoatOverlay() {
   if (!plan.lay || !plan.print) return null;
   const { rect } = plan.print;
   const { outline } = plan.lay.coat;
+  const wet = piece.lay.laidAt === null && plan.binder?.id !== 'none';
   const [cx, cy] = [rect.xMm + rect.widthMm / 2, rect.yMm + rect.heightMm / 2];
   const span = Math.min(rect.widthMm, rect.heightMm);
   const strokes = [0, 45, 90, 135, 180, 225, 270, 315].map((degrees) => {
@@ -106,8 +117,8 @@ function CoatOverlay() {
     <g fill="none" vectorEffect="non-scaling-stroke">
       <rect {...rectOf(outline)} stroke="#2C5C94" strokeWidth={1.8} strokeDasharray="7 5" vectorEffect="non-scaling-stroke" />
       <rect {...rectOf(rect)} stroke="#1E2126" strokeWidth={1.4} vectorEffect="non-scaling-stroke" />
-      {piece.lay.laidAt === null && strokes.map(({ degrees, path }) => <path key={degrees} d={path} stroke="#2C5C94" strokeWidth={2} strokeLinecap="round" vectorEffect="non-scaling-stroke" />)}
-      <circle cx={cx} cy={cy} r={Math.min(rect.widthMm, rect.heightMm) * 0.07} fill="#2C5C94" fillOpacity={piece.lay.laidAt === null ? 0.3 : 0} />
+      {wet && strokes.map(({ degrees, path }) => <path key={degrees} d={path} stroke="#2C5C94" strokeWidth={2} strokeLinecap="round" vectorEffect="non-scaling-stroke" />)}
+      {wet && <circle cx={cx} cy={cy} r={Math.min(rect.widthMm, rect.heightMm) * 0.07} fill="#2C5C94" fillOpacity={0.3} />}
     </g>
   );
 }

@@ -3,6 +3,7 @@ import { Button } from '@mui/material';
 import { TOOLS, type CautionId } from '@/core/craft';
 import type { Repair } from '@/core/mend';
 import { passDryAt } from '@/core/plan';
+import { stageOptics } from '@/core/render';
 import { Answer, Cautions, NextRow, Note, Part, TickRow, clockTime, useClock } from '@/ui';
 import { LandingDrawing } from '../drawings/landing';
 import { MissingList } from '../missing-list';
@@ -28,7 +29,7 @@ export function MendStation() {
   );
 
   return (
-    <StationLayout specimen={<LandingDrawing haze={0.04} caption="Rubbed and dry, before the sealer." />}>
+    <StationLayout specimen={<LandingDrawing optics={stageOptics('hazy')} painted={done.has('trace')} caption="Rubbed and dry, before the sealer." />}>
       <Answer>{answer()}</Answer>
       {expected.length > 0 && <Part title="Usual on this piece">{expected.map(row)}</Part>}
       {ifSeen.length > 0 && <Part title="If you see it, or like it">{ifSeen.map(row)}</Part>}

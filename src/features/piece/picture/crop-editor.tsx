@@ -1,38 +1,63 @@
 'use client';
-import { useState } from 'react';
+import { useMemo, useState, type ReactNode } from 'react';
 import ReactCrop, { type PercentCrop } from 'react-image-crop';
 import 'react-image-crop/dist/ReactCrop.css';
-import { cropToAspect } from '@/core/picture';
+import { FULL_CROP, cropToAspect, frameSize, keptFull, type Analysis } from '@/core/picture';
+import { printCurves, type Finding } from '@/core/plan';
+import { toneTables } from '@/core/raster';
+import { stageOptics } from '@/core/render';
+import { LookCanvas } from '@/features/look';
+import type { LookOrder } from '@/workers/look/protocol';
 import type { PictureTaking } from '../use-take-picture';
 import { useOpenPiece } from '../piece-context';
 import { TurnButton } from '../drawings/turn-button';
+import { FindingOverlay } from './finding-overlay';
 import { useDropFrame } from './picture-drop';
 import css from './picture.module.css';
 
-/** The upright picture with its crop. Dragged, or moved with the arrow keys; a dropped file replaces it. */
-export function CropEditor({ aspect, taking }: { aspect: number | null; taking: PictureTaking }) {
-  const { piece, picture, previewUrl, change } = useOpenPiece();
+const LONGEST_PX = 1100;
+const PLAIN_OPTICS = stageOptics('gloss');
+
+/** The upright picture, turned and toned, with its crop. Dragged, or moved with the arrow keys; a dropped file replaces it. */
+export function CropEditor({ aspect, taking, shown, actions }: { aspect: number | null; taking: PictureTaking; shown: { finding: Finding; analysis: Analysis } | null; actions: ReactNode }) {
+  const { piece, plan, picture, tone, change } = useOpenPiece();
   const [drag, setDrag] = useState<PercentCrop | null>(null);
   const { getRootProps, isDragActive } = useDropFrame(taking);
-  if (!picture || !previewUrl) return null;
-  const stored = aspect === null ? piece.picture.crop : cropToAspect(piece.picture.crop, picture, aspect);
-  const shown: PercentCrop = drag ?? { unit: '%', x: stored.x * 100, y: stored.y * 100, width: stored.width * 100, height: stored.height * 100 };
+  const { turns, straightenDeg } = piece.picture;
+  const curves = useMemo(() => toneTables(tone, tone.compensate > 0 ? printCurves(plan, piece.seal.sheen) : null), [tone, plan, piece.seal.sheen]);
+  const order = useMemo((): LookOrder | null => {
+    if (!picture) return null;
+    const { widthPx, heightPx } = frameSize(picture, { turns, straightenDeg });
+    const whole = { xMm: 0, yMm: 0, widthMm: widthPx, heightMm: heightPx };
+    return {
+      face: whole, pxPerMm: LONGEST_PX / Math.max(widthPx, heightPx), look: null, print: whole, opaqueWhite: null, fade: 'none', fadeMm: 0, tone: curves, kept: 1, optics: PLAIN_OPTICS,
+      picture: { id: picture.id, preview: picture.preview, turning: { turns, straightenDeg }, crop: FULL_CROP, origin: whole, box: whole, layers: [] },
+    };
+  }, [picture, turns, straightenDeg, curves]);
+  if (!picture) return null;
+  const frame = frameSize(picture, { turns, straightenDeg });
+  const stored = keptFull(aspect === null ? piece.picture.crop : cropToAspect(piece.picture.crop, frame, aspect), frame, straightenDeg);
+  const current: PercentCrop = drag ?? { unit: '%', x: stored.x * 100, y: stored.y * 100, width: stored.width * 100, height: stored.height * 100 };
   const keep = (crop: PercentCrop) => {
     setDrag(null);
     if (crop.width < 1 || crop.height < 1) return;
     const part = (value: number) => Math.min(1, Math.max(0, value / 100));
-    const next = { x: part(crop.x), y: part(crop.y), width: part(crop.width), height: part(crop.height) };
+    const next = keptFull({ x: part(crop.x), y: part(crop.y), width: part(crop.width), height: part(crop.height) }, frame, straightenDeg);
     const moved = (Object.keys(next) as (keyof typeof next)[]).some((key) => Math.abs(next[key] - stored[key]) > 0.0005);
     if (moved) change('picture', { crop: next }, 'crop');
   };
+  const shape = frame.widthPx / frame.heightPx;
   return (
     <figure className={css.crop} {...getRootProps()} data-active={isDragActive}>
       <div className={css.stage}>
-        <ReactCrop crop={shown} aspect={aspect ?? undefined} keepSelection onChange={(_, percent) => setDrag(percent)} onComplete={(_, percent) => keep(percent)} className={css.cropper}>
-          <img src={previewUrl} alt={`${picture.name}, upright`} className={css.preview} data-testid="picture-preview" />
+        <ReactCrop crop={current} aspect={aspect ?? undefined} keepSelection onChange={(_, percent) => setDrag(percent)} onComplete={(_, percent) => keep(percent)} className={css.cropper}>
+          <div role="img" aria-label={`${picture.name}, upright`} className={css.preview} data-testid="picture-preview" style={{ width: `min(100cqw, ${100 * shape}cqh)`, aspectRatio: shape }}>
+            <LookCanvas order={order} style={{ width: '100%', height: '100%', display: 'block' }} />
+            {shown && <FindingOverlay finding={shown.finding} analysis={shown.analysis} crop={stored} />}
+          </div>
         </ReactCrop>
       </div>
-      <figcaption className={css.caption}><span>Drag the frame or its corners; arrow keys move it.</span><TurnButton /></figcaption>
+      <figcaption className={css.caption}><span>{shown ? `Striped: what ${shown.finding.text.split(/[:;,.]/)[0]}.` : 'Drag the frame or its corners; arrow keys move it.'}</span><span className={css.actions}>{actions}<TurnButton /></span></figcaption>
     </figure>
   );
 }

@@ -2,18 +2,18 @@
 import { Button } from '@mui/material';
 import { format } from 'date-fns';
 import { Fragment, useState } from 'react';
-import { TOOLS } from '@/core/craft';
+import { TOOLS, type Removal } from '@/core/craft';
 import { passDryAt } from '@/core/plan';
 import type { RectMm } from '@/core/shape';
-import { Answer, Because, Cautions, Fields, FigureField, NextRow, Note, Part, TickRow, afterTime, clockTime, span, useClock, type ReasonLine } from '@/ui';
-import { LandingDrawing } from '../drawings/landing';
+import { Answer, Because, Cautions, Fields, FigureField, NextRow, Note, Part, Steps, TickRow, afterTime, clockTime, span, useClock, type ReasonLine } from '@/ui';
+import { LandingDrawing, opticsNow } from '../drawings/landing';
 import { rectOf } from '../drawings/rect-of';
 import { MissingList } from '../missing-list';
 import { NextLink } from '../next-link';
 import { useOpenPiece } from '../piece-context';
 import { StationLayout } from '../station-layout';
 
-const FIRST_HAZE = 0.62;
+const REMOVAL_TITLES: Readonly<Record<Removal, string>> = { rub: '', 'peel-and-roll': 'Peel', peel: 'Peel', lift: 'Lift', soak: 'Soak and stick', none: 'Paint' };
 
 export function RubStation() {
   const { piece, plan, change, now } = useOpenPiece();
@@ -31,7 +31,7 @@ export function RubStation() {
   const untick = () => change('rub', { done: rub.done.slice(0, -1), finishedAt: null }, `pass ${done} not done`);
 
   const reasons: ReasonLine[] = [];
-  if (planned && plan.binder && plan.print) {
+  if (planned && plan.binder && plan.print && total > 0) {
     reasons.push({ figure: `${planned.passes.length}`, text: `passes; ${planned.usual.min === planned.usual.max ? planned.usual.min : `${planned.usual.min} to ${planned.usual.max}`} are usual for ${plan.binder.name.toLowerCase()}`, overruled: rub.passes !== null });
     if (planned.extraForPaper > 0) reasons.push({ figure: `+ ${planned.extraForPaper}`, text: 'for the heavier paper' });
     reasons.push({ figure: `${planned.minutesTotal} min`, text: 'of rubbing in all; the first pass takes longest' });
@@ -39,13 +39,19 @@ export function RubStation() {
     reasons.push({ figure: `${planned.sections}`, text: planned.sections === 1 ? 'section: damp it whole' : 'sections, damped one after the other, from a light corner' });
     if (planned.breaks > 0) reasons.push({ figure: `${planned.breaks}`, text: planned.breaks === 1 ? 'break for the fingertips' : 'breaks for the fingertips' });
   }
-  const haze = finished ? 0.04 : done === 0 ? FIRST_HAZE : FIRST_HAZE * (1 - done / Math.max(1, total)) + 0.04;
 
   return (
-    <StationLayout specimen={<LandingDrawing picture={piece.lay.laidAt === null || done > 0 ? 'landed' : 'ghost'} haze={done > 0 || piece.lay.laidAt === null ? haze : 0} caption={done === 0 ? 'The order of the sections, from a corner.' : `After ${done} of ${total} passes, dry: what is milky is paper.`} overlay={() => planned && plan.print && !finished ? <Sections rect={plan.print.rect} count={planned.sections} /> : null} />}>
+    <StationLayout specimen={<LandingDrawing optics={opticsNow(piece, total)} caption={done === 0 ? 'The order of the sections, from a corner.' : `After ${done} of ${total} passes, dry: what is milky is paper.`} overlay={() => planned && plan.print && !finished ? <Sections rect={plan.print.rect} count={planned.sections} /> : null} />}>
       <Answer stop={early}>{answer()}</Answer>
       <Because reasons={reasons} />
-      {planned && (
+      {plan.school && plan.school.removal !== 'rub' && (
+        <Part title={REMOVAL_TITLES[plan.school.removal]}>
+          {plan.school.removeSteps.length > 0 && <Steps>{plan.school.removeSteps.map((step) => <li key={step}><span>{step}</span></li>)}</Steps>}
+          {total === 0 && !finished && <NextRow><Button variant="contained" onClick={() => change('rub', { finishedAt: clock() }, 'paper off')} data-testid="paper-off">{plan.school.removal === 'none' ? 'Painted and dry' : 'It is off'}</Button></NextRow>}
+          {total === 0 && finished && <NextRow><button type="button" className="plain" onClick={() => change('rub', { finishedAt: null }, 'not off yet')}>Not yet after all</button></NextRow>}
+        </Part>
+      )}
+      {planned && total > 0 && (
         <Part title="Passes">
           {planned.passes.map((pass, index) => (
             <Fragment key={pass.number}>
@@ -61,7 +67,7 @@ export function RubStation() {
           <Note>Damp, not soaked. Fingertips in small circles from a light corner; brush the rolls aside; never a scouring pad. Staying on one spot rubs a hole. At hand: {TOOLS.rub.join(', ')}.</Note>
         </Part>
       )}
-      {planned && (
+      {planned && total > 0 && (
         <Part title="Change">
           <Fields>
             <FigureField label="Passes" value={rub.passes} whole min={1} max={20} computed={`${planned.usual.max}`} onCommit={(passes) => change('rub', { passes }, 'number of passes')} hint={rub.passes !== null ? `Fobbet says ${planned.usual.max}; clear to go back` : 'as many as the haze asks for'} testId="passes" />
@@ -76,8 +82,9 @@ export function RubStation() {
 
   function answer(): string {
     if (!planned) return 'Passes follow from the binder, the paper and the size.';
-    if (finished) return 'Rubbed clear. Let it dry, then mend.';
+    if (finished) return plan.school?.removal === 'rub' ? 'Rubbed clear. Let it dry, then mend.' : 'The picture is free. Let it dry, then mend.';
     if (early && plan.cureClock) return `Not yet: start ${afterTime(plan.cureClock.likelyAt, now)}. Rubbed wet, the toner comes off.`;
+    if (total === 0) return plan.school?.removal === 'none' ? 'Nothing to take off: let the paint dry.' : `${plan.school?.removeSteps[0] ?? 'Take the sheet off.'}`;
     if (done === 0) return piece.lay.laidAt === null ? `${total} passes, about ${planned.minutesTotal} min of rubbing.` : `Rub the first of ${total} passes: about ${next?.minutes} min.`;
     if (dryAt !== null && now < dryAt) return `Let it dry until ${clockTime(dryAt, now)}, ${span(dryAt - now)}, then look for haze.`;
     return `Look for milky patches, then rub pass ${done + 1} of ${total}.`;

@@ -3,9 +3,10 @@ import { Button } from '@mui/material';
 import { format } from 'date-fns';
 import { SEALERS, SHEENS, TOOLS, USES, type CautionId } from '@/core/craft';
 import { formatDuration } from '@/core/measure';
-import { areaMm2 } from '@/core/shape';
+import { stageOptics } from '@/core/render';
 import { Answer, Because, Cautions, ChoiceField, Fields, FigureField, NextRow, Note, Part, SelectField, Wide, WetnessMark, clockTime, dayName, span, useClock, useUnits, type ReasonLine } from '@/ui';
 import { LandingDrawing } from '../drawings/landing';
+import { DisagreementNotes } from '../disagreement-notes';
 import { MissingList } from '../missing-list';
 import { NextLink } from '../next-link';
 import { useOpenPiece } from '../piece-context';
@@ -28,7 +29,7 @@ export function SealStation() {
 
   const reasons: ReasonLine[] = [];
   if (planned && plan.blank && !bare) {
-    reasons.push({ figure: units.area(areaMm2(plan.blank)), text: 'the whole face' });
+    reasons.push({ figure: units.area(plan.blank.areaMm2), text: 'the whole face' });
     reasons.push({ figure: units.volume(planned.volumeMlPerCoat), text: `each coat, ${planned.sealer.filmUm} µm wet; a litre covers ${planned.bottleCoversM2.toFixed(0)} m²` });
     reasons.push({ figure: `${planned.coats} ${planned.coats === 1 ? 'coat' : 'coats'}`, text: planned.sealer.coats.min === planned.sealer.coats.max ? 'as usual' : `${planned.sealer.coats.min} to ${planned.sealer.coats.max} are usual`, overruled: choice.coats !== null });
     reasons.push({ figure: formatDuration(planned.betweenHours), text: 'between coats in this room' });
@@ -41,7 +42,7 @@ export function SealStation() {
   if (piece.surface.kind === 'cloth') cautions.push('wash');
 
   return (
-    <StationLayout specimen={<LandingDrawing gloss={sealed && choice.sheen !== 'matte'} caption={sealed ? <span style={{ display: 'flex', gap: 8 }}><WetnessMark wetness="sealed" /> Sealed, {choice.sheen}.</span> : `${coatsOn} of ${planned?.coats ?? 0} coats on.`} />}>
+    <StationLayout specimen={<LandingDrawing painted optics={stageOptics(sealed ? choice.sheen : 'hazy')} caption={sealed ? <span style={{ display: 'flex', gap: 8 }}><WetnessMark wetness="sealed" /> Sealed, {choice.sheen}.</span> : `${coatsOn} of ${planned?.coats ?? 0} coats on.`} />}>
       <Answer>{answer()}</Answer>
       {planned && !sealed && (
         <NextRow>
@@ -86,6 +87,7 @@ export function SealStation() {
         </details>
       </Part>
       {!bare && <Note>At hand: {TOOLS.seal.join(', ')}.</Note>}
+      <DisagreementNotes at="seal" />
       <MissingList station="seal" />
       <Cautions ids={cautions} />
       <NextRow><NextLink station="keep" quiet={!sealed} /></NextRow>

@@ -5,6 +5,7 @@ import { FileDown } from 'lucide-react';
 import { BAR_MM, PAPERS, barVerdict, pagesThatHold, type Orientation, type PaperId } from '@/core/sheet';
 import type { MarginsMm } from '@/core/shape';
 import { TOOLS } from '@/core/craft';
+import { stageOptics } from '@/core/render';
 import { Answer, Because, Cautions, ChoiceField, Fields, LengthField, NextRow, Note, Part, Wide, sentenceFor, useClock, useUnits, type ReasonLine } from '@/ui';
 import { LandingDrawing } from '../drawings/landing';
 import { MissingList } from '../missing-list';
@@ -35,12 +36,13 @@ export function SheetStation() {
     reasons.push({ figure: units.size(print.rect.widthMm, print.rect.heightMm), text: `print: the blank of ${units.size(plan.blank.widthMm, plan.blank.heightMm)} less its margins` });
     if (plan.window && Math.abs(plan.window.widthMm - print.rect.widthMm) + Math.abs(plan.window.heightMm - print.rect.heightMm) > 0.5) reasons.push({ figure: 'centred', text: 'the crop has another shape than the blank, so it is placed in the middle' });
     reasons.push({ figure: `${Math.round(print.ppi)} ppi`, text: `of the picture’s own pixels: ${VERDICT_WORDS[print.verdict]}${plan.surface?.coarse ? ' (a coarse surface forgives a third less)' : ''}` });
-    if (layout) reasons.push({ figure: `${layout.rasterPpi} ppi`, text: `printed as ${layout.rasterPx.widthPx} × ${layout.rasterPx.heightPx} dots, mirrored` });
+    if (layout) reasons.push({ figure: `${layout.rasterPpi} ppi`, text: `printed as ${layout.rasterPx.widthPx} × ${layout.rasterPx.heightPx} dots${plan.mirrored ? ', mirrored' : ', not mirrored: this way is not laid face down'}` });
   }
 
   return (
-    <StationLayout specimen={<LandingDrawing picture="landed" caption="As it lands: the right way round on the blank." />}>
+    <StationLayout specimen={<LandingDrawing optics={stageOptics(piece.seal.sheen)} caption="As it lands: the right way round on the blank." />}>
       <Answer stop={refused !== null || bar?.good === false}>{answer()}</Answer>
+      {plan.blank?.shape.kind === 'vessel' && <Note>This sheet holds the picture unbent. A print bent to the vessel’s fan is not made yet: cut it to the outline that the specimen shows.</Note>}
       {refused && holding.length > 0 && (
         <Note>It fits on {holding.map((page) => `${PAPERS[page.paper].name} ${page.orientation}`).join(' or ')}.</Note>
       )}
@@ -82,6 +84,6 @@ export function SheetStation() {
     if (!print || !layout) return 'The sheet follows from the picture and the blank.';
     if (bar && !bar.good) return 'Print again: this page is not at 100 %.';
     if (sheet.printedAt !== null) return 'The sheet is printed and checked.';
-    return `Print one ${PAPERS[layout.paper].name} page, ${layout.orientation}, mirrored, at 100 %.`;
+    return `Print one ${PAPERS[layout.paper].name} page, ${layout.orientation}, ${plan.mirrored ? 'mirrored' : 'not mirrored'}, at 100 %.`;
   }
 }

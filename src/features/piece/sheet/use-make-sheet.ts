@@ -1,6 +1,8 @@
 'use client';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { useNotice } from '@/features/shell';
+import { printCurves } from '@/core/plan';
+import { toneTables } from '@/core/raster';
 import { sentenceFor, useUnits } from '@/ui';
 import { makeSheet } from '@/workers/sheet/client';
 import type { Running } from '@/workers/running';
@@ -9,7 +11,7 @@ import { fileName, saveFile } from '../save-file';
 
 /** Makes the sheet's PDF in a worker and hands it to the browser. Stopping leaves nothing behind. */
 export function useMakeSheet(): { progress: number | null; make: () => void; cancel: () => void } {
-  const { piece, plan, picture } = useOpenPiece();
+  const { piece, plan, picture, layers } = useOpenPiece();
   const units = useUnits();
   const notice = useNotice();
   const [progress, setProgress] = useState<number | null>(null);
@@ -20,17 +22,19 @@ export function useMakeSheet(): { progress: number | null; make: () => void; can
     if (!plan.sheet?.ok || !plan.print || !picture) return;
     setProgress(0);
     const job = makeSheet({
-      file: picture.file, crop: plan.print.crop, layout: plan.sheet.value,
-      text: { pieceName: piece.name, unitSystem: units.system, createdAt: new Date(piece.createdAt) },
+      file: picture.file, crop: plan.print.crop, turning: { turns: piece.picture.turns, straightenDeg: piece.picture.straightenDeg }, layout: plan.sheet.value,
+      tone: toneTables(piece.picture.tone, printCurves(plan, piece.seal.sheen)), fade: piece.picture.tone,
+      print: plan.print.rect, picture: plan.print.picture, layers: layers.filter(({ layer }) => layer.mode === 'transfer').map(({ drawn }) => drawn), mirrored: plan.mirrored,
+      text: { pieceName: piece.name, unitSystem: units.system, mirrored: plan.mirrored, createdAt: new Date(piece.createdAt) },
     }, setProgress);
     running.current = job;
     void job.done.then((result) => {
       setProgress(null);
       if (result === null) return;
-      if (result.ok) saveFile(new Blob([result.value], { type: 'application/pdf' }), fileName(`${piece.name} mirrored`, 'pdf'));
+      if (result.ok) saveFile(new Blob([result.value], { type: 'application/pdf' }), fileName(`${piece.name}${plan.mirrored ? ' mirrored' : ' not mirrored'}`, 'pdf'));
       else notice({ text: sentenceFor(result.error, units), tone: 'error' });
     });
-  }, [piece, plan, picture, units, notice]);
+  }, [piece, plan, picture, layers, units, notice]);
 
   return { progress, make, cancel: () => running.current?.cancel() };
 }

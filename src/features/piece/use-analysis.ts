@@ -1,0 +1,41 @@
+'use client';
+import { useEffect, useMemo, useRef, useState } from 'react';
+import type { Analysis } from '@/core/picture';
+import { findingsFor, printCurves, type Finding } from '@/core/plan';
+import { isPlain, toneTables } from '@/core/raster';
+import { openAnalyser, type Analyser } from '@/workers/analysis/client';
+import { useOpenPiece } from './piece-context';
+
+export interface PictureFindings { analysis: Analysis | null; findings: readonly Finding[]; /** Share read, 0–1; null when it is done. */ progress: number | null }
+
+/** What the full picture's pixels say of this piece, worked out anew whenever picture, crop, turning or tone change. */
+export function useFindings(): PictureFindings {
+  const { piece, plan, picture } = useOpenPiece();
+  const analyser = useRef<Analyser | null>(null);
+  const [found, setFound] = useState<{ key: string; analysis: Analysis } | null>(null);
+  const [progress, setProgress] = useState<number | null>(null);
+  useEffect(() => () => { analyser.current?.close(); analyser.current = null; }, []);
+
+  const { turns, straightenDeg, tone } = piece.picture;
+  const crop = plan.print?.crop ?? piece.picture.crop;
+  const tables = useMemo(() => toneTables(tone, tone.compensate > 0 ? printCurves(plan, piece.seal.sheen) : null), [tone, plan, piece.seal.sheen]);
+  const key = picture ? JSON.stringify([picture.id, turns, straightenDeg, crop, [...tables.red], [...tables.green], [...tables.blue], tables.mono]) : null;
+  useEffect(() => {
+    if (!key || !picture) return;
+    let current = true;
+    analyser.current ??= openAnalyser();
+    const order = { pictureId: picture.id, file: picture.file, turning: { turns, straightenDeg }, crop, tone: isPlain(tables) ? null : tables };
+    void analyser.current.analyse(order, (share) => { if (current) setProgress(share); }).then((result) => {
+      if (!current) return;
+      setProgress(null);
+      if (result.ok) setFound({ key, analysis: result.value });
+    });
+    return () => { current = false; };
+    // The key holds all that the order is made of.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [key]);
+
+  const analysis = found && picture ? found.analysis : null;
+  const findings = useMemo(() => (analysis ? findingsFor(piece, plan, analysis) : []), [analysis, piece, plan]);
+  return { analysis, findings, progress: found?.key === key ? null : progress };
+}
