@@ -74,7 +74,9 @@ export function analyse(source: RowSource, crop: Crop, tone: ToneTables | null, 
     for (let row = 0; row < count; row++) {
       let at = (row * source.widthPx + left) * 4;
       for (let x = 0; x < width; x++, at += 4) {
-        let [r, g, b] = [pixels[at], pixels[at + 1], pixels[at + 2]];
+        let r = pixels[at];
+        let g = pixels[at + 1];
+        let b = pixels[at + 2];
         if (mono) r = g = b = (r * mono[0] + g * mono[1] + b * mono[2]) >> 8;
         let light = red[r] + green[g] + blue[b];
         const opacity = pixels[at + 3];
@@ -86,7 +88,8 @@ export function analyse(source: RowSource, crop: Crop, tone: ToneTables | null, 
       const base = Math.floor((first + row) / blockPx) * columns;
       for (let block = 0, from = 0; block < columns; block++, from += blockPx) {
         const to = Math.min(width, from + blockPx);
-        let [total, square] = [0, 0];
+        let total = 0;
+        let square = 0;
         for (let x = from; x < to; x++) { const value = line[x]; total += value; square += value * value; }
         sums[base + block] += total;
         squares[base + block] += square;

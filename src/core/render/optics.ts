@@ -18,7 +18,7 @@ export const TONER_BLACK = 0.018;
 
 /** Share of haze that each state leaves of the dry veil, and its first-surface light. Source: judged on bench photographs. */
 const STAGES: Readonly<Record<RenderStage, Optics>> = {
-  laid: { haze: 0.84, sheen: 0.03 },
+  laid: { haze: 0.68, sheen: 0.03 },
   'pass-1': { haze: 0.4, sheen: 0.04 },
   hazy: { haze: 0.16, sheen: 0.04 },
   wet: { haze: 0.012, sheen: 0.006 },

@@ -29,10 +29,8 @@ export interface PreparedSpecimen {
   order: SpecimenOrder;
   /** Light of the bare face, RGB in 1/4095. */
   ground: Uint16Array;
-  /** Ground within the print, white where the binder is, RGB in 1/4095. */
+  /** Ground within the print, white where the binder is, RGB in 1/4095, and fourth the share of toner that can stay there, 0–256: texture and fade. */
   under: Uint16Array;
-  /** Share of toner that can stay at each pixel of the print, 0–256: texture and fade. */
-  keep: Uint16Array;
   /** Mean light under the print. */
   mean: Ground;
 }
@@ -48,9 +46,8 @@ export const OPAQUE_WHITE = '#fcfbf8';
 export function prepareSpecimen(order: SpecimenOrder): PreparedSpecimen {
   const { look, widthPx, heightPx, mmPerPx, print } = order;
   const ground = renderGround(look, widthPx, heightPx, mmPerPx);
-  if (!print) return { order, ground, under: new Uint16Array(0), keep: new Uint16Array(0), mean: { red: 1, green: 1, blue: 1 } };
-  const under = new Uint16Array(print.width * print.height * 3);
-  const keep = new Uint16Array(print.width * print.height);
+  if (!print) return { order, ground, under: new Uint16Array(0), mean: { red: 1, green: 1, blue: 1 } };
+  const under = new Uint16Array(print.width * print.height * 4);
   const white = order.opaqueWhite ? linearColour(order.opaqueWhite).map((light) => Math.round(light * GROUND_STEPS)) : null;
   const loss = look.coat && look.coat.opacity > 0.9 ? undefined : TEXTURE_LOSS[look.surface];
   const size = { widthMm: print.width * mmPerPx, heightMm: print.height * mmPerPx };
@@ -61,16 +58,16 @@ export function prepareSpecimen(order: SpecimenOrder): PreparedSpecimen {
       const from = ((print.y + row) * widthPx + print.x + column) * 3;
       for (let channel = 0; channel < 3; channel++) {
         const light = white ? white[channel] : ground[from + channel];
-        under[at * 3 + channel] = light;
+        under[at * 4 + channel] = light;
         sums[channel] += light;
       }
       const [xMm, yMm] = [(column + 0.5) * mmPerPx, (row + 0.5) * mmPerPx];
       const worn = loss ? loss.share * clamp(layeredNoise(xMm / loss.sizeMm, yMm / loss.sizeMm, look.grain.seed + 21, 2) * 2 - 0.9, 0, 1) : 0;
-      keep[at] = Math.round(256 * (1 - worn) * fadeShare(order.fade, order.fadeMm, size, xMm, yMm));
+      under[at * 4 + 3] = Math.round(256 * (1 - worn) * fadeShare(order.fade, order.fadeMm, size, xMm, yMm));
     }
   }
   const mean = (channel: number) => sums[channel] / (Math.max(1, at) * GROUND_STEPS);
-  return { order, ground, under, keep, mean: { red: mean(0), green: mean(1), blue: mean(2) } };
+  return { order, ground, under, mean: { red: mean(0), green: mean(1), blue: mean(2) } };
 }
 
 const outTable = (optics: Optics): Uint8ClampedArray => Uint8ClampedArray.from({ length: GROUND_STEPS + 1 }, (_, light) => Math.round(encodeLight(seen(light / GROUND_STEPS, optics))));
@@ -83,47 +80,63 @@ export interface PrintLook {
   optics: Optics;
 }
 
-/** Draws the specimen into RGBA, row by row. Without a look only the bare face. */
-export function renderSpecimen({ order, ground, under, keep }: PreparedSpecimen, look: PrintLook | null, sheen: number, out: Uint8ClampedArray): void {
+/** One step of the light tables; 4096 of them are all the light there is. */
+const FULL_LIGHT = GROUND_STEPS + 1;
+
+/**
+ * Draws the specimen into RGBA, row by row. Without a look only the bare face. Whole numbers of 12 bits throughout, one read and one write of 32 bits a pixel.
+ *
+ * @param sheen first-surface light of the whole face
+ * @param out RGBA, starting on a multiple of four bytes
+ */
+export function renderSpecimen({ order, ground, under }: PreparedSpecimen, look: PrintLook | null, sheen: number, out: Uint8ClampedArray): void {
   const { widthPx, print } = order;
-  const bare = outTable({ haze: 0, sheen });
-  drawBare(ground, bare, out, widthPx, print && look ? print : null);
+  const pixels = new Int32Array(out.buffer, out.byteOffset, out.length / 4);
+  drawBare(ground, outTable({ haze: 0, sheen }), pixels, widthPx, print && look ? print : null);
   if (!print || !look) return;
   const face = outTable({ ...look.optics, sheen });
-  const filter = (table: Uint8Array) => Uint16Array.from(table, (level) => Math.round((1 - tonerFilter(level, look.kept)) * GROUND_STEPS));
-  const [red, green, blue] = [filter(look.tone.red), filter(look.tone.green), filter(look.tone.blue)];
-  const { picture } = look;
-  const mono = look.tone.mono;
+  const { mono } = look.tone;
+  const red = taken(look.tone.red, look.kept);
+  const green = taken(look.tone.green, look.kept);
+  const blue = taken(look.tone.blue, look.kept);
+  const picture = new Int32Array(look.picture.buffer, look.picture.byteOffset, look.picture.length / 4);
+  const monoRed = mono ? mono[0] : 0;
+  const monoGreen = mono ? mono[1] : 0;
+  const monoBlue = mono ? mono[2] : 0;
   let at = 0;
+  let light = 0;
   for (let row = 0; row < print.height; row++) {
-    let to = ((print.y + row) * widthPx + print.x) * 4;
-    for (let column = 0; column < print.width; column++, at++, to += 4) {
-      const from = at * 4;
-      const share = keep[at];
-      let [r, g, b] = [picture[from], picture[from + 1], picture[from + 2]];
-      if (mono) r = g = b = (r * mono[0] + g * mono[1] + b * mono[2]) >> 8;
-      // Light taken away by the toner, in 1/4095 of a 1/256 share.
-      out[to] = face[(under[at * 3] * (1048320 - red[r] * share)) / 1048320 | 0];
-      out[to + 1] = face[(under[at * 3 + 1] * (1048320 - green[g] * share)) / 1048320 | 0];
-      out[to + 2] = face[(under[at * 3 + 2] * (1048320 - blue[b] * share)) / 1048320 | 0];
-      out[to + 3] = 255;
+    let to = (print.y + row) * widthPx + print.x;
+    for (let column = 0; column < print.width; column++) {
+      const pixel = picture[at++];
+      const share = under[light + 3];
+      let r = pixel & 255;
+      let g = (pixel >> 8) & 255;
+      let b = (pixel >> 16) & 255;
+      if (mono) r = g = b = (r * monoRed + g * monoGreen + b * monoBlue) >> 8;
+      pixels[to++] = face[(under[light] * (FULL_LIGHT - ((red[r] * share) >> 8))) >> 12]
+        | (face[(under[light + 1] * (FULL_LIGHT - ((green[g] * share) >> 8))) >> 12] << 8)
+        | (face[(under[light + 2] * (FULL_LIGHT - ((blue[b] * share) >> 8))) >> 12] << 16)
+        | OPAQUE;
+      light += 4;
     }
   }
 }
 
-function drawBare(ground: Uint16Array, table: Uint8ClampedArray, out: Uint8ClampedArray, widthPx: number, hole: PrintPx | null): void {
+/** The fourth byte full, as a signed whole number: those are what the engine computes with fastest. */
+const OPAQUE = 0xff << 24;
+
+/** Light that the toner of each level takes away, in 1/4096. */
+const taken = (table: Uint8Array, kept: number): Uint16Array => Uint16Array.from(table, (level) => Math.round((1 - tonerFilter(level, kept)) * GROUND_STEPS));
+
+function drawBare(ground: Uint16Array, table: Uint8ClampedArray, pixels: Int32Array, widthPx: number, hole: PrintPx | null): void {
   const heightPx = ground.length / 3 / widthPx;
+  const line = (row: number, from: number, end: number) => {
+    let light = (row * widthPx + from) * 3;
+    for (let to = row * widthPx + from; to < row * widthPx + end; to++, light += 3) pixels[to] = table[ground[light]] | (table[ground[light + 1]] << 8) | (table[ground[light + 2]] << 16) | OPAQUE;
+  };
   for (let row = 0; row < heightPx; row++) {
-    const inside = hole && row >= hole.y && row < hole.y + hole.height ? hole : null;
-    for (let column = 0; column < widthPx; column++) {
-      if (inside && column === inside.x) column += inside.width;
-      if (column >= widthPx) break;
-      const from = (row * widthPx + column) * 3;
-      const to = (row * widthPx + column) * 4;
-      out[to] = table[ground[from]];
-      out[to + 1] = table[ground[from + 1]];
-      out[to + 2] = table[ground[from + 2]];
-      out[to + 3] = 255;
-    }
+    if (!hole || row < hole.y || row >= hole.y + hole.height) line(row, 0, widthPx);
+    else { line(row, 0, hole.x); line(row, hole.x + hole.width, widthPx); }
   }
 }

@@ -43,9 +43,9 @@ function wood(kind: Wood, along: number, across: number, grain: Grain, pxMm: num
   let knot = 0;
   for (let k = 0; k < grain.knots; k++) {
     const radius = 4 + 5 * latticeHash(k, 3, grain.seed);
-    const [ku, kv] = [(latticeHash(k, 1, grain.seed) - 0.5) * 420, (latticeHash(k, 2, grain.seed) - 0.5) * 300];
-    const [du, dv] = [(along - ku) / 1.5, across - kv];
-    const distance = Math.hypot(du, dv);
+    const du = (along - (latticeHash(k, 1, grain.seed) - 0.5) * 420) / 1.5;
+    const dv = across - (latticeHash(k, 2, grain.seed) - 0.5) * 300;
+    const distance = Math.sqrt(du * du + dv * dv);
     if (distance > radius * 7) continue;
     // Rings bend round a knot, and run in circles within it.
     v += Math.sign(dv || 1) * radius * 1.6 * Math.exp(-((distance / (2.4 * radius)) ** 2));
@@ -66,8 +66,10 @@ const even = (light: number): readonly [number, number, number] => [light, light
 
 function weave(periodMm: number, depth: number): Texture {
   return (x, y, grain, pxMm) => {
-    const [i, j] = [Math.floor(x / periodMm), Math.floor(y / periodMm)];
-    const [fx, fy] = [x / periodMm - i, y / periodMm - j];
+    const i = Math.floor(x / periodMm);
+    const j = Math.floor(y / periodMm);
+    const fx = x / periodMm - i;
+    const fy = y / periodMm - j;
     const over = ((i + j) & 1) === 0;
     const ridge = Math.sin(Math.PI * (over ? fy : fx)) * (0.75 + 0.25 * Math.sin(Math.PI * (over ? fx : fy)));
     const slub = (valueNoise(over ? x * 0.12 : i * 1.7, over ? j * 1.7 : y * 0.12, grain.seed) - 0.5) * 0.06;
@@ -78,14 +80,19 @@ function weave(periodMm: number, depth: number): Texture {
 
 /** Cells with creases between them, as in leather. */
 function creased(x: number, y: number, cellMm: number, seed: number): number {
-  const [cx, cy] = [Math.floor(x / cellMm), Math.floor(y / cellMm)];
-  let [first, second] = [9, 9];
-  for (let i = -1; i <= 1; i++) for (let j = -1; j <= 1; j++) {
-    const [px, py] = [cx + i + latticeHash(cx + i, cy + j, seed), cy + j + latticeHash(cx + i, cy + j, seed + 7)];
-    const distance = Math.hypot(x / cellMm - px, y / cellMm - py);
-    if (distance < first) [first, second] = [distance, first]; else if (distance < second) second = distance;
+  const cx = Math.floor(x / cellMm);
+  const cy = Math.floor(y / cellMm);
+  let first = 99;
+  let second = 99;
+  for (let i = -1; i <= 1; i++) {
+    for (let j = -1; j <= 1; j++) {
+      const dx = x / cellMm - (cx + i + latticeHash(cx + i, cy + j, seed));
+      const dy = y / cellMm - (cy + j + latticeHash(cx + i, cy + j, seed + 7));
+      const distance = dx * dx + dy * dy;
+      if (distance < first) { second = first; first = distance; } else if (distance < second) second = distance;
+    }
   }
-  return step(0.02, 0.22, second - first);
+  return step(0.02, 0.22, Math.sqrt(second) - Math.sqrt(first));
 }
 
 const TEXTURES: Readonly<Record<SurfaceId, Texture>> = {

@@ -3,15 +3,19 @@
  * feature per unit. Source: standard lattice noise with an integer hash.
  */
 const hash = (x: number, y: number, seed: number): number => {
-  let h = (Math.imul(x, 374761393) + Math.imul(y, 668265263) + Math.imul(seed, 1274126177)) | 0;
+  let h = (Math.imul(x | 0, 374761393) + Math.imul(y | 0, 668265263) + Math.imul(seed, 1274126177)) | 0;
   h = Math.imul(h ^ (h >>> 13), 1274126177);
   return ((h ^ (h >>> 16)) >>> 0) / 4294967296;
 };
 
+// Written without arrays or destructuring: it runs for every pixel of every surface.
 export function valueNoise(x: number, y: number, seed: number): number {
-  const [x0, y0] = [Math.floor(x), Math.floor(y)];
-  const [fx, fy] = [x - x0, y - y0];
-  const [sx, sy] = [fx * fx * (3 - 2 * fx), fy * fy * (3 - 2 * fy)];
+  const x0 = Math.floor(x);
+  const y0 = Math.floor(y);
+  const fx = x - x0;
+  const fy = y - y0;
+  const sx = fx * fx * (3 - 2 * fx);
+  const sy = fy * fy * (3 - 2 * fy);
   const a = hash(x0, y0, seed);
   const b = hash(x0 + 1, y0, seed);
   const c = hash(x0, y0 + 1, seed);

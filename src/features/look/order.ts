@@ -9,13 +9,15 @@ import type { LookOrder } from '@/workers/look/protocol';
 export interface LookInput { job: Job; plan: PiecePlan; picture: StoredPicture | null; layers: readonly DrawnLayer[]; tone: Tone; optics: Optics; pxPerMm: number }
 
 /** More than this is no sharper on a screen. */
-const MOST_PX = 1.6e6;
+const MOST_PX = 0.8e6;
 
 const bounded = (pxPerMm: number, widthMm: number, heightMm: number): number => Math.min(pxPerMm, Math.sqrt(MOST_PX / (widthMm * heightMm)));
 
 /** What the drawing worker needs to show a piece as it lands. @param withPicture false shows the bare blank */
 export function landingOrder({ job, plan, picture, layers, tone, optics, pxPerMm }: LookInput, withPicture: boolean): LookOrder | null {
   if (!plan.blank || !plan.look) return null;
+  // A picture that is still being read is waited for: the bare blank would only flash.
+  if (withPicture && job.picture.pictureId !== null && picture === null) return null;
   const shown = withPicture && picture !== null && plan.print !== null;
   return {
     face: { widthMm: plan.blank.widthMm, heightMm: plan.blank.heightMm }, pxPerMm: bounded(pxPerMm, plan.blank.widthMm, plan.blank.heightMm), look: plan.look,

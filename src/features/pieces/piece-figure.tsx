@@ -5,7 +5,8 @@ import { LookInSvg, landingOrder, useLayers } from '@/features/look';
 import { useStoredPicture, type PlannedPiece } from '@/features/shell';
 
 const UNKNOWN = { xMm: 0, yMm: 0, widthMm: 240, heightMm: 170 };
-const NOT_YET = { haze: 0.4, sheen: 0.04 };
+/** A piece that is only planned is drawn as it should look, faintly. */
+const PLANNED_OPACITY = 0.55;
 
 /** What of a piece is seen on the shelf: its front. */
 export const figureSize = ({ plan }: PlannedPiece) => plan.blank?.front ?? UNKNOWN;
@@ -19,7 +20,7 @@ export function PieceFigure({ planned, pxPerMm }: { planned: PlannedPiece; pxPer
   const front = figureSize(planned);
   const { blank } = plan;
   const passes = plan.rub?.passes.length ?? 0;
-  const optics = states.seal === 'done' ? stageOptics(piece.seal.sheen) : states.rub === 'done' ? stageOptics('matte') : states.lay === 'done' ? rubbedOptics(passes === 0 ? 0 : piece.rub.done.length / passes) : NOT_YET;
+  const optics = states.seal === 'done' ? stageOptics(piece.seal.sheen) : states.rub === 'done' ? stageOptics('matte') : states.lay === 'done' ? rubbedOptics(passes === 0 ? 0 : piece.rub.done.length / passes) : stageOptics(piece.seal.sheen);
   const key = JSON.stringify([plan.look, blank?.path, plan.print?.rect, plan.print?.crop, plan.binder?.id, piece.picture.tone, piece.picture.turns, piece.picture.straightenDeg, optics, pxPerMm]);
   const order = useMemo(
     () => landingOrder({ job: piece, plan, picture, layers: layers.filter(({ layer }) => layer.mode === 'transfer').map(({ drawn }) => drawn), tone: piece.picture.tone, optics, pxPerMm }, true),
@@ -32,7 +33,7 @@ export function PieceFigure({ planned, pxPerMm }: { planned: PlannedPiece; pxPer
         ? (
           <>
             <clipPath id={`${id}-outline`}><path d={blank.path} clipRule="evenodd" /></clipPath>
-            <g clipPath={`url(#${id}-outline)`}><LookInSvg order={order} xMm={0} yMm={0} widthMm={blank.widthMm} heightMm={blank.heightMm} /></g>
+            <g clipPath={`url(#${id}-outline)`} opacity={states.lay === 'done' ? 1 : PLANNED_OPACITY}><LookInSvg order={order} xMm={0} yMm={0} widthMm={blank.widthMm} heightMm={blank.heightMm} /></g>
             <path d={blank.path} fill="none" stroke="var(--ink)" strokeWidth={1.2} vectorEffect="non-scaling-stroke" />
             <rect x={front.xMm} y={front.yMm} width={front.widthMm} height={front.heightMm} fill="none" stroke="var(--ink)" strokeWidth={blank.folds.length || blank.front.widthMm < blank.widthMm ? 1.2 : 0} vectorEffect="non-scaling-stroke" />
           </>
