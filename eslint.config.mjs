@@ -3,7 +3,7 @@ import hooks from 'eslint-plugin-react-hooks';
 import tseslint from 'typescript-eslint';
 
 export default tseslint.config(
-  { ignores: ['node_modules', '.next', 'public', 'test-results', 'playwright-report', 'next-env.d.ts', '.cache', '.shots'] },
+  { ignores: ['node_modules', '.next', 'public', 'test-results', 'playwright-report', 'next-env.d.ts', '.cache', '.shots', '**/*.as.ts'] },
   js.configs.recommended,
   {
     files: ['**/*.{ts,tsx}'],

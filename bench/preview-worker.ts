@@ -1,7 +1,7 @@
 /** Runs in a worker of headless Chromium: grounds once, then the re-render after a slider move beside a bare copy of the same pixels. */
 import { SURFACES, surfaceById } from '@/core/craft';
 import { PLAIN_TONE, toneTables } from '@/core/raster';
-import { PLAIN_GRAIN, prepareSpecimen, renderGround, renderSpecimen, stageOptics } from '@/core/render';
+import { PLAIN_GRAIN, prepareSpecimen, layPrintPlain, loadLayPrint, renderGround, renderSpecimen, stageOptics, type LayPrint } from '@/core/render';
 
 const [W, H] = [1200, 833];
 const median = (taken: number[]) => taken.sort((a, b) => a - b)[Math.floor(taken.length / 2)];
@@ -22,6 +22,8 @@ const prepared = prepareSpecimen({
 const picture = Uint8ClampedArray.from({ length: W * H * 4 }, (_, i) => (i * 7919) % 256);
 const out = new Uint8ClampedArray(W * H * 4);
 const optics = stageOptics('matte');
-const render = timed(31, (i) => renderSpecimen(prepared, { picture, tone: toneTables({ ...PLAIN_TONE, gamma: 1 + i / 100 }), kept: 0.95, optics }, optics.sheen, out));
-const copy = timed(31, () => out.set(picture));
-postMessage({ grounds, render, copy, megapixels: (W * H) / 1e6 });
+const withKernel = (lay: LayPrint) => timed(31, (i) => renderSpecimen(prepared, { picture, tone: toneTables({ ...PLAIN_TONE, gamma: 1 + i / 100 }), kept: 0.95, optics }, optics.sheen, out, lay));
+void loadLayPrint().then((kernel) => {
+  const [render, plain, copy] = [withKernel(kernel), withKernel(layPrintPlain), timed(31, () => out.set(picture))];
+  postMessage({ grounds, render, plain, copy, megapixels: (W * H) / 1e6 });
+});

@@ -24,7 +24,7 @@ for (const scheme of ['light', 'dark'] as const) {
     test.setTimeout(240_000);
     await page.emulateMedia({ colorScheme: scheme, reducedMotion: 'reduce' });
     await openDemo(page);
-    const paths = ['/', '/pieces', ...STATIONS.map((station) => `/piece/demo-departures-board/${station}`), '/piece/demo-fern-marker/seal', '/piece/demo-viaduct/sheet'];
+    const paths = ['/', '/pieces', '/piece/demo-crest-bucket/surface', '/piece/demo-route-map/picture', '/piece/demo-ticket-drawers/method', ...STATIONS.map((station) => `/piece/demo-departures-board/${station}`), '/piece/demo-fern-marker/seal', '/piece/demo-viaduct/sheet'];
     const found: string[] = [];
     for (const path of paths) {
       await page.goto(`${DEMO_URL}${path}`);
@@ -52,9 +52,9 @@ test('a piece is gone through by keyboard alone, with the focus seen', async ({ 
   await page.keyboard.press('m');
   await expect(answer(page)).toContainText('Print one A4 page');
   const size = page.getByText(/^print: the blank of/);
-  await expect(size).toContainText('26 × 18 cm');
+  await expect(size).toContainText('25.2 × 19.2 cm');
   await page.keyboard.press('u');
-  await expect(size).toContainText('10.236 × 7.087 in');
+  await expect(size).toContainText('9.921 × 7.559 in');
   await page.keyboard.press('u');
   await page.keyboard.press('?');
   await expect(page.getByRole('dialog', { name: 'Keys' })).toBeVisible();
@@ -63,7 +63,7 @@ test('a piece is gone through by keyboard alone, with the focus seen', async ({ 
   await expect(answer(page)).toHaveText('Choose the picture you want to move.');
 });
 
-test('the demo shows three pieces in different stages, true to each other’s size', async ({ page }) => {
+test('the demo shows six pieces in different stages and shapes, true to each other’s size', async ({ page }) => {
   await openDemo(page);
   await expect(answer(page)).toHaveText('Print the sheet and check it: Viaduct at dusk.');
   await expect(page.getByRole('complementary')).toContainText('Departures board');

@@ -3,20 +3,20 @@ import { readFileSync, readdirSync, rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { chromium, expect, test, type Page } from '@playwright/test';
 import ICAL from 'ical.js';
-import { answer, beginPiece, choose, choosePicture, openStation, savedTo, settled, storedPieces, typeInto } from './support/page';
+import { answer, beginPiece, choose, choosePicture, noLettering, openStation, savedTo, settled, storedPieces, typeInto } from './support/page';
 import { turnedPhoto } from './support/pictures';
 
 /** A piece that has all it needs up to the laying. */
 async function readyPiece(page: Page, name: string): Promise<void> {
   await beginPiece(page, name);
   await choosePicture(page, await turnedPhoto('small', 1200, 900));
-  await page.getByRole('button', { name: 'None' }).click();
+  await noLettering(page);
   await openStation(page, 'Surface');
   await choose(page, 'surface-kind', /^Painted wood/);
   await typeInto(page, 'blank-width', '20 cm');
   await typeInto(page, 'blank-height', '15 cm');
   await openStation(page, 'Method');
-  await page.getByRole('button', { name: 'Choose: Fluid gel or polymer medium' }).click();
+  await page.getByRole('button', { name: 'Choose: Fluid gel or polymer medium, dry and rub' }).click();
   await settled(page);
 }
 

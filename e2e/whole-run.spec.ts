@@ -37,7 +37,7 @@ test('one piece from an empty browser to sealed, from a 12-megapixel photo that 
     await choose(page, 'print-kind', /^Inkjet on plain paper/);
     await expect(page.getByTestId('refused')).toContainText('it bleeds and fades');
     await choose(page, 'print-kind', /^Laser or toner copy on plain paper/);
-    await page.getByRole('button', { name: 'Choose: Fluid gel or polymer medium' }).click();
+    await page.getByRole('button', { name: 'Choose: Fluid gel or polymer medium, dry and rub' }).click();
     await expect(answer(page)).toContainText('Fluid gel');
   });
 
@@ -147,6 +147,6 @@ test('one piece from an empty browser to sealed, from a 12-megapixel photo that 
       await expect(page.getByRole('link', { name: `${station}, done` })).toBeVisible();
     }
     const [stored] = await storedPieces(page);
-    expect(stored).toMatchObject({ name: 'Signal box', version: 2, keep: { rating: 4 } });
+    expect(stored).toMatchObject({ name: 'Signal box', version: 3, keep: { rating: 4 } });
   });
 });

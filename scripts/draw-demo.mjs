@@ -96,7 +96,49 @@ async function fernPlate() {
   await sharp(svg(width, height, body)).png({ palette: true }).toFile(join(OUT, 'fern-plate.png'));
 }
 
-const files = { 'departures-board.jpg': departuresBoard, 'viaduct-at-dusk.jpg': viaductAtDusk, 'fern-plate.png': fernPlate };
+async function routeMap() {
+  const [width, height] = [3000, 1700];
+  const stops = [['Coldharbour Quay', 300, 1240, 470, 1330], ['Thistle Bridge', 840, 1000, 1140, 1090], ['Wrenfold Halt', 1420, 860, 1190, 760], ['Upper Wren', 2020, 560, 2290, 640], ['Slatefold Tunnel', 2620, 420, 2440, 330]];
+  const line = `M${stops.map(([, x, y]) => `${x} ${y}`).join(' L')}`;
+  const random = seeded(31);
+  const hills = Array.from({ length: 26 }, () => { const [x, y, r] = [random() * width, 250 + random() * 1200, 60 + random() * 120]; return `<path d="M${x - r} ${y} q${r} ${-r * 0.9} ${r * 2} 0" fill="none" stroke="#6d7a55" stroke-width="7" opacity=".55"/>`; }).join('');
+  const marks = stops.map(([name, x, y, textX, textY], i) => `<circle cx="${x}" cy="${y}" r="${i === 2 ? 40 : 28}" fill="#fdf9ee" stroke="#22303a" stroke-width="14"/>
+    <text x="${textX}" y="${textY}" font-size="${i === 2 ? 104 : 78}" text-anchor="middle" font-family="serif" font-weight="${i === 2 ? 'bold' : 'normal'}" fill="${i === 2 ? '#8a1f1c' : '#22303a'}">${name}</text>`).join('');
+  const body = `<rect width="${width}" height="${height}" fill="#fdf9ee"/><path d="M0 1420 q500 -170 900 -30 t900 -40 t1200 -120 V${height} H0 Z" fill="#9db7c0"/>${hills}
+    <path d="${line}" fill="none" stroke="#22303a" stroke-width="34" stroke-linejoin="round"/><path d="${line}" fill="none" stroke="#fdf9ee" stroke-width="14" stroke-dasharray="40 30" stroke-linejoin="round"/>${marks}
+    <text x="190" y="240" font-size="150" font-family="serif" font-weight="bold" fill="#8a1f1c" letter-spacing="10">THE WREN VALLEY LINE</text>
+    <g transform="translate(2690 1420)"><circle r="120" fill="none" stroke="#22303a" stroke-width="9"/><path d="M0 -150 L34 0 L0 150 L-34 0 Z" fill="#8a1f1c"/><text y="-170" font-size="76" text-anchor="middle" font-family="serif" fill="#22303a">N</text></g>`;
+  await sharp(svg(width, height, body)).jpeg({ quality: 92 }).toFile(join(OUT, 'route-map.jpg'));
+}
+
+async function crest() {
+  const [width, height] = [2000, 1400];
+  const spokes = Array.from({ length: 12 }, (_, i) => `<path d="M0 0 L0 -205" transform="rotate(${i * 30})" stroke="#f3d9a2" stroke-width="18"/>`).join('');
+  const leaves = [-1, 1].flatMap((side) => Array.from({ length: 9 }, (_, i) => `<ellipse cx="${1000 + side * (470 + 34 * Math.sin(i * 0.5))}" cy="${1010 - i * 84}" rx="60" ry="22" fill="#2e5a3c" transform="rotate(${side * (40 - i * 9)} ${1000 + side * (470 + 34 * Math.sin(i * 0.5))} ${1010 - i * 84})"/>`)).join('');
+  const body = `<rect width="${width}" height="${height}" fill="#ffffff"/>${leaves}
+    <path d="M660 190 H1340 V640 C1340 930 1160 1070 1000 1150 C840 1070 660 930 660 640 Z" fill="#5a2130" stroke="#2a1118" stroke-width="22"/>
+    <path d="M700 230 H1300 V640 C1300 905 1140 1030 1000 1100 C860 1030 700 905 700 640 Z" fill="none" stroke="#f3d9a2" stroke-width="9"/>
+    <g transform="translate(1000 620)"><circle r="230" fill="none" stroke="#f3d9a2" stroke-width="34"/><circle r="54" fill="#f3d9a2"/>${spokes}</g>
+    <path d="M450 1190 q550 130 1100 0 l-40 130 q-510 110 -1020 0 Z" fill="#f3d9a2" stroke="#2a1118" stroke-width="9"/>
+    <text x="1000" y="1300" font-size="96" text-anchor="middle" font-family="serif" letter-spacing="14" fill="#2a1118">WRENFOLD HALT</text>`;
+  await sharp(svg(width, height, body)).png({ palette: true }).toFile(join(OUT, 'crest.png'));
+}
+
+async function tickets() {
+  const [width, height] = [3000, 800];
+  const random = seeded(77);
+  const colours = ['#c9b48a', '#b98f7f', '#9fae92', '#a6b4bd', '#d6c7a4'];
+  const places = ['COLDHARBOUR QUAY', 'THISTLE BRIDGE', 'UPPER WREN', 'SLATEFOLD'];
+  const cards = Array.from({ length: 46 }, (_, i) => {
+    const [x, y, turn] = [random() * 3000 - 100, random() * 760 - 60, (random() - 0.5) * 40];
+    return `<g transform="translate(${x} ${y}) rotate(${turn})"><rect width="430" height="226" rx="16" fill="${colours[Math.floor(random() * 5)]}" stroke="#3a3029" stroke-width="5"/><path d="M0 76 H430" stroke="#3a3029" stroke-width="3"/>
+      <text x="215" y="54" font-size="38" text-anchor="middle" font-family="serif" fill="#2b221c">WREN VALLEY</text><text x="215" y="128" font-size="40" text-anchor="middle" font-family="serif" fill="#2b221c">${places[i % 4]}</text><text x="215" y="190" font-size="52" text-anchor="middle" font-family="monospace" fill="#8a1f1c">${1000 + Math.floor(random() * 8999)}</text></g>`;
+  }).join('');
+  const drawn = await sharp(svg(width, height, `<rect width="${width}" height="${height}" fill="#8d7a5d"/>${cards}`)).png().toBuffer();
+  await (await grained(drawn, width, height, 13, 60)).jpeg({ quality: 90 }).toFile(join(OUT, 'tickets.jpg'));
+}
+
+const files = { 'departures-board.jpg': departuresBoard, 'viaduct-at-dusk.jpg': viaductAtDusk, 'fern-plate.png': fernPlate, 'route-map.jpg': routeMap, 'crest.png': crest, 'tickets.jpg': tickets };
 mkdirSync(OUT, { recursive: true });
 for (const [name, draw] of Object.entries(files)) {
   if (process.argv.includes('--force') || !existsSync(join(OUT, name))) await draw();

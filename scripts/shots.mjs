@@ -13,8 +13,11 @@ const VIEWS = [
   { name: 'today', path: '/', size: DESK },
   { name: 'pieces', path: '/pieces', size: DESK },
   { name: 'first-piece', path: '/', size: DESK, empty: true },
-  { name: 'picture', path: '/piece/demo-viaduct/picture', size: DESK },
-  { name: 'surface', path: '/piece/demo-fern-marker/surface', size: DESK },
+  { name: 'picture', path: '/piece/demo-route-map/picture', size: DESK, press: ['[data-finding="show-through"] button'] },
+  { name: 'on-the-piece', path: '/piece/demo-route-map/picture', size: DESK, press: ['text=On the piece'] },
+  { name: 'surface', path: '/piece/demo-viaduct/surface', size: DESK, press: ['[data-testid="with-picture"]'] },
+  { name: 'vessel', path: '/piece/demo-crest-bucket/surface', size: DESK, press: ['[data-testid="with-picture"]'] },
+  { name: 'try-on', path: '/piece/demo-viaduct/method', size: DESK, press: ['[data-testid="try-on-view"]'], settle: 6000 },
   { name: 'method', path: '/piece/demo-viaduct/method', size: DESK },
   { name: 'sheet', path: '/piece/demo-departures-board/sheet', size: DESK },
   { name: 'lay', path: '/piece/demo-viaduct/lay', size: DESK },
@@ -47,7 +50,8 @@ try {
     if (view.path !== '/') await page.goto(`http://localhost:${PORT}${view.path}`);
     await page.waitForTimeout(1200);
     if (view.empty) await page.getByLabel('Close').click().catch(() => undefined);
-    await page.waitForTimeout(300);
+    for (const selector of view.press ?? []) await page.locator(selector).first().click();
+    await page.waitForTimeout(view.settle ?? 2500);
     await page.screenshot({ path: join(out, `${view.name}.png`), fullPage: view.full ?? false });
     await context.close();
   }

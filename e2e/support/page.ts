@@ -60,6 +60,9 @@ export async function choosePicture(page: Page, file: string): Promise<void> {
   await expect(page.getByTestId('picture-preview')).toBeVisible({ timeout: 30_000 });
 }
 
+/** Answers the question at Picture: nothing on it must not read backwards. */
+export const noLettering = (page: Page) => page.getByRole('group', { name: /^Has it lettering/ }).getByRole('button', { name: 'None' }).click();
+
 /** The stored pieces, straight from the browser's database. */
 export const storedPieces = (page: Page): Promise<Record<string, unknown>[]> =>
   page.evaluate(async () => {

@@ -11,14 +11,18 @@ export const DEMO_PICTURES: readonly DemoPicture[] = [
   { id: 'demo-picture-board', file: 'departures-board.jpg', name: 'departures-board.jpg' },
   { id: 'demo-picture-viaduct', file: 'viaduct-at-dusk.jpg', name: 'viaduct-at-dusk.jpg' },
   { id: 'demo-picture-fern', file: 'fern-plate.png', name: 'fern-plate.png' },
+  { id: 'demo-picture-map', file: 'route-map.jpg', name: 'route-map.jpg' },
+  { id: 'demo-picture-crest', file: 'crest.png', name: 'crest.png' },
+  { id: 'demo-picture-tickets', file: 'tickets.jpg', name: 'tickets.jpg' },
 ];
 
 /** The waiting room in late autumn, with the stove lit. */
 export const DEMO_ROOM = { temperatureC: 19, humidityPercent: 55 };
 
 const HOUR_MS = 3_600_000;
+const NO_MARGINS = { topMm: 0, rightMm: 0, bottomMm: 0, leftMm: 0 };
 
-/** Three pieces in different stages: one drying, one about to be printed, one being sealed. @param now epoch ms */
+/** Six pieces in different stages and shapes: one drying, one being sealed, one about to be printed, three being planned. @param now epoch ms */
 export function demoPieces(now: number): Piece[] {
   const reopening = format(nextSaturday(addDays(now, 16)), 'yyyy-MM-dd');
   const room = { ...DEMO_ROOM, air: 'still' as const, school: 'sign' as const, labelHours: null };
@@ -38,9 +42,9 @@ export function demoPieces(now: number): Piece[] {
   const printing: Piece = {
     ...viaduct, dueOn: reopening, cure: room,
     picture: { ...viaduct.picture, pictureId: 'demo-picture-viaduct', lettering: 'no' },
-    surface: { ...viaduct.surface, kind: 'canvas', widthMm: 260, heightMm: 180, thicknessMm: 18 },
+    surface: { ...viaduct.surface, kind: 'canvas', widthMm: 200, heightMm: 140, thicknessMm: 14, shape: { kind: 'wrapped-canvas', depthMm: 14, tuckMm: 12 } },
     method: { ...viaduct.method, school: 'A', binder: 'heavy-gel' },
-    sheet: { ...viaduct.sheet, margins: { topMm: 5, rightMm: 5, bottomMm: 5, leftMm: 5 } },
+    sheet: { ...viaduct.sheet, margins: NO_MARGINS },
   };
 
   const fern = newPiece('demo-fern-marker', 'Fern platform marker', now - 75 * HOUR_MS);
@@ -55,5 +59,29 @@ export function demoPieces(now: number): Piece[] {
     mend: { done: ['haze', 'pencil'], finishedAt: now - 3 * HOUR_MS },
     seal: { ...fern.seal, use: 'handled', sheen: 'satin', coatsAt: [now - 1.2 * HOUR_MS] },
   };
-  return [drying, printing, sealing];
+  const map = newPiece('demo-route-map', 'Route map', now - 4 * HOUR_MS);
+  const planning: Piece = {
+    ...map, dueOn: reopening, cure: room,
+    picture: { ...map.picture, pictureId: 'demo-picture-map', lettering: 'yes' },
+    surface: { ...map.surface, kind: 'soft-wood', widthMm: 424, heightMm: 240, thicknessMm: 12, bareColour: '#d9ae86', shape: { kind: 'slats', count: 5, gapMm: 6, run: 'horizontal' }, grain: { ...map.surface.grain, spacingMm: 4.5, knots: 2, seed: 12 } },
+    sheet: { ...map.sheet, margins: NO_MARGINS },
+  };
+
+  const bucket = newPiece('demo-crest-bucket', 'Crest bucket', now - 3 * HOUR_MS);
+  const painting: Piece = {
+    ...bucket, dueOn: reopening, cure: room,
+    picture: { ...bucket.picture, pictureId: 'demo-picture-crest', lettering: 'yes', ratio: 'free' },
+    surface: { ...bucket.surface, kind: 'metal', widthMm: 220, heightMm: 190, shape: { kind: 'vessel', bottomMm: 160, shareOfRound: 0.5 }, baseCoat: 'chalk-type-paint', baseColour: '#e9e4d2' },
+    method: { ...bucket.method, school: 'A', binder: 'fluid-gel' },
+    sheet: { ...bucket.sheet, margins: { topMm: 45, rightMm: 60, bottomMm: 40, leftMm: 60 } },
+  };
+
+  const drawers = newPiece('demo-ticket-drawers', 'Ticket-desk drawers', now - 2 * HOUR_MS);
+  const measuring: Piece = {
+    ...drawers, dueOn: reopening, cure: room,
+    picture: { ...drawers.picture, pictureId: 'demo-picture-tickets', lettering: null },
+    surface: { ...drawers.surface, kind: 'painted-wood', widthMm: 540, heightMm: 130, thicknessMm: 20, finish: 'matte-paint', baseColour: '#e8e2d0', shape: { kind: 'drawer-row', count: 3, gapMm: 14, knobs: 1, knobMm: 28 } },
+    sheet: { ...drawers.sheet, margins: { topMm: 6, rightMm: 0, bottomMm: 6, leftMm: 0 } },
+  };
+  return [drying, printing, sealing, planning, painting, measuring];
 }

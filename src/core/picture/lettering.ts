@@ -2,49 +2,59 @@
  * Lettering as outlines: typed text in a font, on a line or on an arc, as path data in mm on the blank's face. Letters on an arc are placed by the middle of their
  * advance along it and turned with it; kerning as the font says. Deterministic.
  */
-import type { Font, Path, PathCommand } from 'opentype.js';
+import type { Font, Glyph, Path, PathCommand } from 'opentype.js';
 import type { RectMm } from '@/core/shape/rectangle';
 import type { TextLayer } from './layers';
 
 export interface LetteringOutline { path: string; box: RectMm }
 
-/** Where a font does not say the height of its capitals. */
+/** Where a font has no capital H to measure. */
 const USUAL_CAPITALS = 0.7;
 const STRAIGHTEST_RADIUS_SHARE = 0.05;
 
+/** Height of the capitals in shares of the em, measured: what fonts say of it is often wrong. */
 const capitalShare = (font: Font): number => {
-  const height = (font.tables as { os2?: { sCapHeight?: number } }).os2?.sCapHeight;
-  return height ? height / font.unitsPerEm : USUAL_CAPITALS;
+  const height = font.charToGlyph('H').getBoundingBox().y2 / font.unitsPerEm;
+  return height > 0.2 ? height : USUAL_CAPITALS;
 };
+
+/** Glyph by glyph, without the font's own substitutions, which not every font's tables can be read for. Kerning where there is some. */
+function glyphsOf(font: Font, text: string, emMm: number): { glyph: Glyph; atMm: number; advanceMm: number }[] {
+  const scale = emMm / font.unitsPerEm;
+  let at = 0;
+  let before: Glyph | null = null;
+  return [...text].map((letter) => {
+    const glyph = font.charToGlyph(letter);
+    at += before ? font.getKerningValue(before, glyph) * scale : 0;
+    const placed = { glyph, atMm: at, advanceMm: (glyph.advanceWidth ?? 0) * scale };
+    at += placed.advanceMm;
+    before = glyph;
+    return placed;
+  });
+}
 
 type Place = (x: number, y: number) => [number, number];
 
 export function letteringOutline(font: Font, layer: Omit<TextLayer, 'box'>): LetteringOutline {
   const emMm = layer.sizeMm / capitalShare(font);
-  const width = font.getAdvanceWidth(layer.text, emMm);
+  const glyphs = glyphsOf(font, layer.text, emMm);
+  const last = glyphs.at(-1);
+  const width = last ? last.atMm + last.advanceMm : 0;
   const turn = (layer.turnDeg * Math.PI) / 180;
   const [cos, sin] = [Math.cos(turn), Math.sin(turn)];
   const onFace: Place = (x, y) => [layer.xMm + x * cos - y * sin, layer.yMm + x * sin + y * cos];
-  const radius = layer.arcRadiusMm;
   const outline = new Outline();
-  if (radius === null) {
-    outline.add(font.getPath(layer.text, -width / 2, layer.sizeMm / 2, emMm), onFace);
-    return outline.result(layer);
-  }
   // The arc is never tighter than the writing is long: it would run into its own end.
-  const round = Math.sign(radius || 1) * Math.max(Math.abs(radius), width * STRAIGHTEST_RADIUS_SHARE + width / (2 * Math.PI));
-  const scale = emMm / font.unitsPerEm;
-  let at = -width / 2;
-  const glyphs = font.stringToGlyphs(layer.text);
-  glyphs.forEach((glyph, index) => {
-    const advance = (glyph.advanceWidth ?? 0) * scale;
-    const angle = (at + advance / 2) / round;
+  const radius = layer.arcRadiusMm === null ? null : Math.sign(layer.arcRadiusMm || 1) * Math.max(Math.abs(layer.arcRadiusMm), width * STRAIGHTEST_RADIUS_SHARE + width / (2 * Math.PI));
+  for (const { glyph, atMm, advanceMm } of glyphs) {
+    const middle = atMm + advanceMm / 2 - width / 2;
+    const path = glyph.getPath(-advanceMm / 2, layer.sizeMm / 2, emMm);
+    if (radius === null) { outline.add(path, (x, y) => onFace(middle + x, y)); continue; }
+    const angle = middle / radius;
     const [gc, gs] = [Math.cos(angle), Math.sin(angle)];
     // The arc's middle lies below the line for an arch, above it for a bowl.
-    outline.add(glyph.getPath(-advance / 2, 0, emMm), (x, y) => onFace((round + -y) * gs + x * gc, round - (round - y) * gc + x * gs));
-    const next = glyphs[index + 1];
-    at += advance + (next ? font.getKerningValue(glyph, next) * scale : 0);
-  });
+    outline.add(path, (x, y) => onFace((radius - y) * gs + x * gc, radius - (radius - y) * gc + x * gs));
+  }
   return outline.result(layer);
 }
 

@@ -7,8 +7,10 @@ export interface Region {
   blocks: number[];
   /** Share of the picture. */
   share: number;
-  /** Share of the region's outer border that lies on the picture's edge: a background, not a subject. */
+  /** Share of the region's border that lies on the picture's edge. */
   edgeShare: number;
+  /** Share of the picture's edge that the region takes up: much of it is a background, not a subject. */
+  rimShare: number;
 }
 
 export function regionsOf({ columns, rows }: Blocks, belongs: (block: number) => boolean, leastShare: number): Region[] {
@@ -30,20 +32,21 @@ export function regionsOf({ columns, rows }: Blocks, belongs: (block: number) =>
       }
     }
     const share = blocks.length / seen.length;
-    if (share >= leastShare) found.push({ blocks, share, edgeShare: border === 0 ? 0 : onEdge / border });
+    if (share >= leastShare) found.push({ blocks, share, edgeShare: border === 0 ? 0 : onEdge / border, rimShare: onEdge / (2 * (columns + rows)) });
   }
   return found.sort((a, b) => b.share - a.share);
 }
 
 const LEAST_GHOST_SHARE = 0.012;
 const MOST_EDGE_SHARE = 0.3;
+const MOST_RIM_SHARE = 0.15;
 const LEAST_LIGHT_SHARE = 0.03;
 const EVEN_SPREAD = 4;
 const LIGHT_LIGHTNESS = 76;
 
 /** Pale subjects: regions of near-white that the picture's edge does not cut off. */
 export const ghostlyRegions = (blocks: Blocks): Region[] =>
-  regionsOf(blocks, (block) => blocks.lightness[block] > FAINT_LIGHTNESS, LEAST_GHOST_SHARE).filter((region) => region.edgeShare < MOST_EDGE_SHARE);
+  regionsOf(blocks, (block) => blocks.lightness[block] > FAINT_LIGHTNESS, LEAST_GHOST_SHARE).filter((region) => region.edgeShare < MOST_EDGE_SHARE && region.rimShare < MOST_RIM_SHARE);
 
 /** Even light regions, where paper left behind is easy to overlook. */
 export const lightRegions = (blocks: Blocks): Region[] =>

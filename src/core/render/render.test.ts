@@ -4,7 +4,7 @@ import { BINDERS, SURFACES, binderById, surfaceById } from '@/core/craft';
 import { deltaE2000, labOf, linearLight } from '@/core/picture';
 import { PLAIN_TONE, toneTables, type Tone } from '@/core/raster';
 import { demoPixels } from '@/testing/demo-pictures';
-import { OPAQUE_WHITE, PLAIN_GRAIN, RENDER_STAGES, compensation, linearColour, prepareSpecimen, renderGround, renderSpecimen, seen, stageOptics, tonerFilter, underVeil, type PreparedSpecimen, type RenderStage, type SpecimenOrder } from './index';
+import { OPAQUE_WHITE, PLAIN_GRAIN, RENDER_STAGES, compensation, layPrintPlain, linearColour, loadLayPrint, prepareSpecimen, renderGround, renderSpecimen, seen, stageOptics, tonerFilter, underVeil, type PreparedSpecimen, type RenderStage, type SpecimenOrder } from './index';
 
 const SIZE = 64;
 const order = (surface: Parameters<typeof surfaceById>[0], patch: Partial<SpecimenOrder> = {}): SpecimenOrder => ({
@@ -117,6 +117,22 @@ describe('surfaces', () => {
     const ground = renderGround(look, 40, 40, 1);
     const wanted = linearColour('#f4f1e8');
     expect(Math.max(...ground.filter((_, i) => i % 3 === 0).map((light) => Math.abs(light - wanted[0] * 4095)))).toBeLessThan(0.12 * 4095);
+  });
+});
+
+describe('the kernel and its plain twin', () => {
+  it('give the same to the bit, in colour and in grey, at any size', async () => {
+    const kernel = await loadLayPrint();
+    expect(kernel).not.toBe(layPrintPlain);
+    fc.assert(fc.property(fc.integer({ min: 1, max: 5000 }), fc.integer(), fc.boolean(), fc.double({ min: 0.3, max: 1, noNaN: true }), (count, seed, grey, kept) => {
+      let state = seed | 1;
+      const next = (below: number) => { state = Math.imul(state, 1664525) + 1013904223; return (state >>> 8) % below; };
+      const picture = Uint8ClampedArray.from({ length: count * 4 }, () => next(256));
+      const under = Uint16Array.from({ length: count * 4 }, (_, i) => (i % 4 === 3 ? next(257) : next(4096)));
+      const table = () => Uint16Array.from({ length: 256 }, (_, level) => Math.round((1 - tonerFilter(level, kept)) * 4095));
+      const tables = { red: table(), green: table(), blue: table(), face: Uint8ClampedArray.from({ length: 4096 }, (_, light) => light >> 4), grey: grey ? ([77, 151, 28] as const) : null };
+      expect(kernel(picture, under, tables)).toEqual(layPrintPlain(picture, under, tables));
+    }), { numRuns: 40 });
   });
 });
 

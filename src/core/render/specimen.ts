@@ -9,6 +9,7 @@ import type { SurfaceId } from '@/core/craft';
 import { GROUND_STEPS, linearColour, renderGround, type SurfaceLook } from './surface-texture';
 import { seen, tonerFilter, type Optics } from './optics';
 import type { Ground } from './compensate';
+import { layPrintPlain, type LayPrint } from './lay-print';
 
 /** The print's place in the specimen, whole pixels. */
 export interface PrintPx { x: number; y: number; width: number; height: number }
@@ -43,9 +44,9 @@ const TEXTURE_LOSS: Readonly<Partial<Record<SurfaceId, { share: number; sizeMm: 
 
 export const OPAQUE_WHITE = '#fcfbf8';
 
-export function prepareSpecimen(order: SpecimenOrder): PreparedSpecimen {
-  const { look, widthPx, heightPx, mmPerPx, print } = order;
-  const ground = renderGround(look, widthPx, heightPx, mmPerPx);
+/** @param ground the face's light where it is known already, from `renderGround` with the same look and size */
+export function prepareSpecimen(order: SpecimenOrder, ground = renderGround(order.look, order.widthPx, order.heightPx, order.mmPerPx)): PreparedSpecimen {
+  const { look, widthPx, mmPerPx, print } = order;
   if (!print) return { order, ground, under: new Uint16Array(0), mean: { red: 1, green: 1, blue: 1 } };
   const under = new Uint16Array(print.width * print.height * 4);
   const white = order.opaqueWhite ? linearColour(order.opaqueWhite).map((light) => Math.round(light * GROUND_STEPS)) : null;
@@ -80,47 +81,21 @@ export interface PrintLook {
   optics: Optics;
 }
 
-/** One step of the light tables; 4096 of them are all the light there is. */
-const FULL_LIGHT = GROUND_STEPS + 1;
-
 /**
- * Draws the specimen into RGBA, row by row. Without a look only the bare face. Whole numbers of 12 bits throughout, one read and one write of 32 bits a pixel.
+ * Draws the specimen into RGBA, row by row. Without a look only the bare face.
  *
  * @param sheen first-surface light of the whole face
- * @param out RGBA, starting on a multiple of four bytes
+ * @param lay the kernel that lays the print on
  */
-export function renderSpecimen({ order, ground, under }: PreparedSpecimen, look: PrintLook | null, sheen: number, out: Uint8ClampedArray): void {
+export function renderSpecimen({ order, ground, under }: PreparedSpecimen, look: PrintLook | null, sheen: number, out: Uint8ClampedArray, lay: LayPrint = layPrintPlain): void {
   const { widthPx, print } = order;
-  const pixels = new Int32Array(out.buffer, out.byteOffset, out.length / 4);
-  drawBare(ground, outTable({ haze: 0, sheen }), pixels, widthPx, print && look ? print : null);
+  drawBare(ground, outTable({ haze: 0, sheen }), new Int32Array(out.buffer, out.byteOffset, out.length / 4), widthPx, print && look ? print : null);
   if (!print || !look) return;
-  const face = outTable({ ...look.optics, sheen });
-  const { mono } = look.tone;
-  const red = taken(look.tone.red, look.kept);
-  const green = taken(look.tone.green, look.kept);
-  const blue = taken(look.tone.blue, look.kept);
-  const picture = new Int32Array(look.picture.buffer, look.picture.byteOffset, look.picture.length / 4);
-  const monoRed = mono ? mono[0] : 0;
-  const monoGreen = mono ? mono[1] : 0;
-  const monoBlue = mono ? mono[2] : 0;
-  let at = 0;
-  let light = 0;
-  for (let row = 0; row < print.height; row++) {
-    let to = (print.y + row) * widthPx + print.x;
-    for (let column = 0; column < print.width; column++) {
-      const pixel = picture[at++];
-      const share = under[light + 3];
-      let r = pixel & 255;
-      let g = (pixel >> 8) & 255;
-      let b = (pixel >> 16) & 255;
-      if (mono) r = g = b = (r * monoRed + g * monoGreen + b * monoBlue) >> 8;
-      pixels[to++] = face[(under[light] * (FULL_LIGHT - ((red[r] * share) >> 8))) >> 12]
-        | (face[(under[light + 1] * (FULL_LIGHT - ((green[g] * share) >> 8))) >> 12] << 8)
-        | (face[(under[light + 2] * (FULL_LIGHT - ((blue[b] * share) >> 8))) >> 12] << 16)
-        | OPAQUE;
-      light += 4;
-    }
-  }
+  const { tone, kept } = look;
+  const laid = lay(look.picture, under, { red: taken(tone.red, kept), green: taken(tone.green, kept), blue: taken(tone.blue, kept), face: outTable({ ...look.optics, sheen }), grey: tone.mono });
+  if (print.width === widthPx) { out.set(laid, print.y * widthPx * 4); return; }
+  const length = print.width * 4;
+  for (let row = 0; row < print.height; row++) out.set(laid.subarray(row * length, (row + 1) * length), ((print.y + row) * widthPx + print.x) * 4);
 }
 
 /** The fourth byte full, as a signed whole number: those are what the engine computes with fastest. */

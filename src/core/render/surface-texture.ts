@@ -4,7 +4,7 @@
  */
 import type { SurfaceId } from '@/core/craft';
 import { linearLight } from '@/core/picture';
-import { clamp, latticeHash, layeredNoise, valueNoise } from '@/core/shared';
+import { latticeHash, layeredNoise, valueNoise } from '@/core/shared';
 
 /** How the stuff of the blank lies under the print. */
 export interface Grain {
@@ -22,61 +22,76 @@ export const PLAIN_GRAIN: Grain = { angleDeg: 0, shiftXMm: 0, shiftYMm: 0, spaci
 
 export interface SurfaceLook { surface: SurfaceId; colour: string; grain: Grain; coat: { colour: string; opacity: number } | null }
 
-/** Share of light against the surface's own colour, for each channel, at a place along and across the grain. */
-type Texture = (along: number, across: number, grain: Grain, pxMm: number) => readonly [number, number, number];
+/** Writes the share of light against the surface's own colour, for each channel, at a place along and across the grain. */
+type Texture = (along: number, across: number, out: Float64Array) => void;
+/** A texture made ready for one grain and size of pixel: what does not change from pixel to pixel is worked out once. */
+type TextureMaker = (grain: Grain, pxMm: number) => Texture;
 
 interface Wood { spacingMm: number; late: number; fibre: number; pores: number; cathedral: number }
-const WOODS = {
-  'soft-wood': { spacingMm: 3.4, late: 0.34, fibre: 0.1, pores: 0, cathedral: 9 },
-  'hard-wood': { spacingMm: 1.6, late: 0.1, fibre: 0.08, pores: 0.22, cathedral: 6 },
-  'sheet-wood': { spacingMm: 11, late: 0.13, fibre: 0.08, pores: 0.05, cathedral: 26 },
-  'varnished-wood': { spacingMm: 2.4, late: 0.3, fibre: 0.08, pores: 0.15, cathedral: 8 },
-} satisfies Record<string, Wood>;
 
-const step = (from: number, to: number, value: number): number => { const s = clamp((value - from) / (to - from), 0, 1); return s * s * (3 - 2 * s); };
+const step = (from: number, to: number, value: number): number => {
+  const share = value <= from ? 0 : value >= to ? 1 : (value - from) / (to - from);
+  return share * share * (3 - 2 * share);
+};
 /** How much of a pattern with this period can be shown by pixels of this size. */
 const visible = (periodMm: number, pxMm: number): number => step(1.6, 3.2, periodMm / pxMm);
 
-function wood(kind: Wood, along: number, across: number, grain: Grain, pxMm: number): readonly [number, number, number] {
+/** Rings with early and late wood, fibres, pores, and knots that the rings bend round. */
+const wood = (kind: Wood): TextureMaker => (grain, pxMm) => {
+  const { seed } = grain;
   const spacing = grain.spacingMm ?? kind.spacingMm;
-  let v = across + (layeredNoise(along * 0.0035, across * 0.012, grain.seed, 3) - 0.5) * kind.cathedral * 4;
-  let knot = 0;
-  for (let k = 0; k < grain.knots; k++) {
-    const radius = 4 + 5 * latticeHash(k, 3, grain.seed);
-    const du = (along - (latticeHash(k, 1, grain.seed) - 0.5) * 420) / 1.5;
-    const dv = across - (latticeHash(k, 2, grain.seed) - 0.5) * 300;
-    const distance = Math.sqrt(du * du + dv * dv);
-    if (distance > radius * 7) continue;
-    // Rings bend round a knot, and run in circles within it.
-    v += Math.sign(dv || 1) * radius * 1.6 * Math.exp(-((distance / (2.4 * radius)) ** 2));
-    const inside = 1 - step(radius * 0.75, radius * 1.1, distance);
-    v = v * (1 - inside) + distance * 1.4 * inside;
-    knot = Math.max(knot, inside);
-  }
-  const phase = v / spacing - Math.floor(v / spacing);
-  const late = step(0.35, 0.86, phase) * (1 - step(0.9, 1, phase)) * visible(spacing, pxMm) + 0.32 * (1 - visible(spacing, pxMm));
-  const fibre = (layeredNoise(along * 0.09, across * 3.4, grain.seed + 5, 2) - 0.5) * kind.fibre * 2 * visible(0.35, pxMm);
-  const broad = (layeredNoise(along * 0.006, across * 0.03, grain.seed + 9, 2) - 0.5) * 0.14;
-  const pore = kind.pores > 0 ? kind.pores * step(0.72, 0.85, valueNoise(along * 0.35, across * 4.5, grain.seed + 13)) * visible(0.4, pxMm) : 0;
-  const light = 1 + broad + fibre - kind.late * late - pore;
-  return [light * (1 - 0.48 * knot), light * (1 - 0.6 * knot) * (1 - 0.1 * late), light * (1 - 0.66 * knot) * (1 - 0.2 * late)];
-}
+  const rings = visible(spacing, pxMm);
+  const fibres = kind.fibre * 2 * visible(0.35, pxMm);
+  const pores = kind.pores * visible(0.4, pxMm);
+  const knots = Array.from({ length: grain.knots }, (_, k) => ({
+    radius: 4 + 5 * latticeHash(k, 3, seed), along: (latticeHash(k, 1, seed) - 0.5) * 420, across: (latticeHash(k, 2, seed) - 0.5) * 300,
+  }));
+  return (along, across, out) => {
+    let v = across + (layeredNoise(along * 0.0035, across * 0.012, seed, 3) - 0.5) * kind.cathedral * 4;
+    let knot = 0;
+    for (const { radius, along: ku, across: kv } of knots) {
+      const du = (along - ku) / 1.5;
+      const dv = across - kv;
+      const square = du * du + dv * dv;
+      if (square > 49 * radius * radius) continue;
+      const distance = Math.sqrt(square);
+      v += (dv < 0 ? -1 : 1) * radius * 1.6 * Math.exp(-square / (5.76 * radius * radius));
+      const inside = 1 - step(radius * 0.75, radius * 1.1, distance);
+      v = v * (1 - inside) + distance * 1.4 * inside;
+      if (inside > knot) knot = inside;
+    }
+    const phase = v / spacing - Math.floor(v / spacing);
+    const late = step(0.35, 0.86, phase) * (1 - step(0.9, 1, phase)) * rings + 0.32 * (1 - rings);
+    let light = 1 + (layeredNoise(along * 0.006, across * 0.03, seed + 9, 2) - 0.5) * 0.14 - kind.late * late;
+    if (fibres > 0) light += (layeredNoise(along * 0.09, across * 3.4, seed + 5, 2) - 0.5) * fibres;
+    if (pores > 0) light -= pores * step(0.72, 0.85, valueNoise(along * 0.35, across * 4.5, seed + 13));
+    out[0] = light * (1 - 0.48 * knot);
+    out[1] = light * (1 - 0.6 * knot) * (1 - 0.1 * late);
+    out[2] = light * (1 - 0.66 * knot) * (1 - 0.2 * late);
+  };
+};
 
-const even = (light: number): readonly [number, number, number] => [light, light, light];
+/** A texture of light alone, the same for every channel. */
+const even = (make: (grain: Grain, pxMm: number) => (along: number, across: number) => number): TextureMaker => (grain, pxMm) => {
+  const lightAt = make(grain, pxMm);
+  return (along, across, out) => { out[0] = out[1] = out[2] = lightAt(along, across); };
+};
 
-function weave(periodMm: number, depth: number): Texture {
-  return (x, y, grain, pxMm) => {
+/** Threads that go over and under each other. */
+const weave = (periodMm: number, depth: number): TextureMaker => even(({ seed }, pxMm) => {
+  const shown = visible(periodMm, pxMm);
+  return (x, y) => {
     const i = Math.floor(x / periodMm);
     const j = Math.floor(y / periodMm);
+    const over = ((i + j) & 1) === 0;
+    const slub = (valueNoise(over ? x * 0.12 : i * 1.7, over ? j * 1.7 : y * 0.12, seed) - 0.5) * 0.06;
+    if (shown === 0) return 1 + slub - depth * 0.42;
     const fx = x / periodMm - i;
     const fy = y / periodMm - j;
-    const over = ((i + j) & 1) === 0;
     const ridge = Math.sin(Math.PI * (over ? fy : fx)) * (0.75 + 0.25 * Math.sin(Math.PI * (over ? fx : fy)));
-    const slub = (valueNoise(over ? x * 0.12 : i * 1.7, over ? j * 1.7 : y * 0.12, grain.seed) - 0.5) * 0.06;
-    const shown = visible(periodMm, pxMm);
-    return even(1 + slub - depth * ((1 - ridge) * shown + 0.42 * (1 - shown)));
+    return 1 + slub - depth * ((1 - ridge) * shown + 0.42 * (1 - shown));
   };
-}
+});
 
 /** Cells with creases between them, as in leather. */
 function creased(x: number, y: number, cellMm: number, seed: number): number {
@@ -95,27 +110,34 @@ function creased(x: number, y: number, cellMm: number, seed: number): number {
   return step(0.02, 0.22, Math.sqrt(second) - Math.sqrt(first));
 }
 
-const TEXTURES: Readonly<Record<SurfaceId, Texture>> = {
-  'soft-wood': (u, v, grain, px) => wood(WOODS['soft-wood'], u, v, grain, px),
-  'hard-wood': (u, v, grain, px) => wood(WOODS['hard-wood'], u, v, grain, px),
-  'sheet-wood': (u, v, grain, px) => wood(WOODS['sheet-wood'], u, v, grain, px),
-  'varnished-wood': (u, v, grain, px) => wood(WOODS['varnished-wood'], u, v, grain, px),
-  'painted-wood': (u, v, grain, px) => even(1 + (layeredNoise(u * 0.03, v * 1.4, grain.seed, 3) - 0.5) * 0.07 * visible(0.7, px) + (layeredNoise(u * 0.01, v * 0.01, grain.seed + 3, 2) - 0.5) * 0.03),
+/** Slow change of light over the face. */
+const broad = (u: number, v: number, seed: number, octaves: number): number => layeredNoise(u, v, seed, octaves) - 0.5;
+
+const TEXTURES: Readonly<Record<SurfaceId, TextureMaker>> = {
+  'soft-wood': wood({ spacingMm: 3.4, late: 0.34, fibre: 0.1, pores: 0, cathedral: 9 }),
+  'hard-wood': wood({ spacingMm: 1.6, late: 0.1, fibre: 0.08, pores: 0.22, cathedral: 6 }),
+  'sheet-wood': wood({ spacingMm: 11, late: 0.13, fibre: 0.08, pores: 0.05, cathedral: 26 }),
+  'varnished-wood': wood({ spacingMm: 2.4, late: 0.3, fibre: 0.08, pores: 0.15, cathedral: 8 }),
+  'painted-wood': even(({ seed }, px) => { const brush = 0.07 * visible(0.7, px); return (u, v) => 1 + broad(u * 0.03, v * 1.4, seed, 3) * brush + broad(u * 0.01, v * 0.01, seed + 3, 2) * 0.03; }),
   canvas: weave(0.42, 0.24),
   cloth: weave(0.6, 0.3),
-  leather: (u, v, grain, px) => even(1 + (layeredNoise(u * 0.03, v * 0.03, grain.seed, 3) - 0.5) * 0.2 - 0.35 * (visible(1.4, px) * (1 - creased(u, v, 1.4, grain.seed)) + (1 - visible(1.4, px)) * 0.2)),
-  glass: (u, v, grain) => even(1 + (layeredNoise(u * 0.004, v * 0.004, grain.seed, 2) - 0.5) * 0.1 + 0.05 * step(0.55, 0.62, valueNoise((u + v) * 0.012, 0, grain.seed))),
-  'glazed-ceramic': (u, v, grain) => even(1 + (layeredNoise(u * 0.02, v * 0.02, grain.seed, 3) - 0.5) * 0.06),
-  metal: (u, v, grain, px) => even(1 + (layeredNoise(u * 0.012, v * 5, grain.seed, 3) - 0.5) * 0.26 * visible(0.25, px) + (layeredNoise(u * 0.006, v * 0.02, grain.seed + 2, 2) - 0.5) * 0.18),
-  stone: (u, v, grain, px) => {
-    const crack = Math.abs(layeredNoise(u * 0.012, v * 0.03, grain.seed + 4, 4) - 0.5);
-    const speck = (valueNoise(u * 2.2, v * 2.2, grain.seed + 8) - 0.5) * 0.22 * visible(0.5, px);
-    const light = 1 + (layeredNoise(u * 0.02, v * 0.05, grain.seed, 5) - 0.5) * 0.62 + speck - 0.4 * (1 - step(0.004, 0.02, crack));
-    return [light * 0.99, light, light * 1.02];
+  leather: even(({ seed }, px) => { const shown = visible(1.4, px); return (u, v) => 1 + broad(u * 0.03, v * 0.03, seed, 3) * 0.2 - 0.35 * (shown > 0 ? shown * (1 - creased(u, v, 1.4, seed)) : 0) - 0.07 * (1 - shown); }),
+  glass: even(({ seed }) => (u, v) => 1 + broad(u * 0.004, v * 0.004, seed, 2) * 0.1 + 0.05 * step(0.55, 0.62, valueNoise((u + v) * 0.012, 0, seed))),
+  'glazed-ceramic': even(({ seed }) => (u, v) => 1 + broad(u * 0.02, v * 0.02, seed, 2) * 0.06),
+  metal: even(({ seed }, px) => { const brushed = 0.26 * visible(0.25, px); return (u, v) => 1 + (brushed > 0 ? broad(u * 0.012, v * 5, seed, 3) * brushed : 0) + broad(u * 0.006, v * 0.02, seed + 2, 2) * 0.18; }),
+  stone: ({ seed }, px) => {
+    const speck = 0.22 * visible(0.5, px);
+    return (u, v, out) => {
+      const crack = Math.abs(broad(u * 0.012, v * 0.03, seed + 4, 4));
+      const light = 1 + broad(u * 0.02, v * 0.05, seed, 5) * 0.62 + (speck > 0 ? (valueNoise(u * 2.2, v * 2.2, seed + 8) - 0.5) * speck : 0) - 0.4 * (1 - step(0.004, 0.02, crack));
+      out[0] = light * 0.99;
+      out[1] = light;
+      out[2] = light * 1.02;
+    };
   },
-  plaster: (u, v, grain, px) => even(1 + (layeredNoise(u * 0.04, v * 0.04, grain.seed, 5) - 0.5) * 0.16 - 0.2 * step(0.83, 0.9, valueNoise(u * 0.9, v * 0.9, grain.seed + 6)) * visible(1, px)),
-  terracotta: (u, v, grain, px) => even(1 + (layeredNoise(u * 0.03, v * 0.1, grain.seed, 4) - 0.5) * 0.3 + (valueNoise(u * 1.8, v * 1.8, grain.seed + 3) - 0.5) * 0.16 * visible(0.6, px)),
-  'led-candle': (u, v, grain) => even(1 + (layeredNoise(u * 0.015, v * 0.015, grain.seed, 2) - 0.5) * 0.08),
+  plaster: even(({ seed }, px) => { const pits = 0.2 * visible(1, px); return (u, v) => 1 + broad(u * 0.04, v * 0.04, seed, 4) * 0.16 - (pits > 0 ? pits * step(0.83, 0.9, valueNoise(u * 0.9, v * 0.9, seed + 6)) : 0); }),
+  terracotta: even(({ seed }, px) => { const grit = 0.16 * visible(0.6, px); return (u, v) => 1 + broad(u * 0.03, v * 0.1, seed, 4) * 0.3 + (grit > 0 ? (valueNoise(u * 1.8, v * 1.8, seed + 3) - 0.5) * grit : 0); }),
+  'led-candle': even(({ seed }) => (u, v) => 1 + broad(u * 0.015, v * 0.015, seed, 2) * 0.08),
 };
 
 /** Linear light of a colour #rrggbb. */
@@ -137,21 +159,25 @@ export function renderGround({ surface, colour, grain, coat }: SurfaceLook, widt
   const base = linearColour(colour);
   const over = coat ? linearColour(coat.colour) : base;
   const opacity = coat?.opacity ?? 0;
-  const texture = TEXTURES[surface];
+  const texture = TEXTURES[surface](grain, mmPerPx);
   const angle = (grain.angleDeg * Math.PI) / 180;
-  const [cos, sin] = [Math.cos(angle), Math.sin(angle)];
-  const [cx, cy] = [(widthPx * mmPerPx) / 2 + grain.shiftXMm, (heightPx * mmPerPx) / 2 + grain.shiftYMm];
+  const cos = Math.cos(angle);
+  const sin = Math.sin(angle);
+  const cx = (widthPx * mmPerPx) / 2 + grain.shiftXMm;
+  const cy = (heightPx * mmPerPx) / 2 + grain.shiftYMm;
+  const light = new Float64Array(3);
   let at = 0;
   for (let row = 0; row < heightPx; row++) {
     const y = (row + 0.5) * mmPerPx - cy;
     for (let column = 0; column < widthPx; column++) {
       const x = (column + 0.5) * mmPerPx - cx;
-      const light = texture(x * cos + y * sin, y * cos - x * sin, grain, mmPerPx);
+      texture(x * cos + y * sin, y * cos - x * sin, light);
       for (let channel = 0; channel < 3; channel++) {
         // A coat hides the colour by its opacity, and keeps a trace of the relief.
         const bare = base[channel] * light[channel];
         const coated = over[channel] * (1 + (light[1] - 1) * COAT_RELIEF);
-        out[at++] = Math.round(clamp(bare + (coated - bare) * opacity, 0, 1) * GROUND_STEPS);
+        const mixed = bare + (coated - bare) * opacity;
+        out[at++] = mixed >= 1 ? GROUND_STEPS : mixed <= 0 ? 0 : mixed * GROUND_STEPS + 0.5;
       }
     }
   }

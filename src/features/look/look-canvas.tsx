@@ -3,6 +3,8 @@ import { useEffect, useRef, type CSSProperties } from 'react';
 import { drawLook } from '@/workers/look/client';
 import type { LookOrder } from '@/workers/look/protocol';
 
+const FIRST_COARSER = 3;
+
 /** A canvas that the drawing worker keeps current: while one drawing is under way only the newest order waits. */
 export function LookCanvas({ order, style, className, testId }: { order: LookOrder | null; style?: CSSProperties; className?: string; testId?: string }) {
   const canvas = useRef<HTMLCanvasElement>(null);
@@ -16,8 +18,11 @@ export function LookCanvas({ order, style, className, testId }: { order: LookOrd
       while (waiting.current) {
         const next = waiting.current;
         waiting.current = null;
-        const bitmap = await drawLook(next);
+        const first = canvas.current?.dataset.drawn === undefined;
+        const bitmap = await drawLook(first ? { ...next, pxPerMm: next.pxPerMm / FIRST_COARSER } : next);
         const shown = canvas.current;
+        // Something soon, then the same at its full size.
+        if (first) waiting.current ??= next;
         if (!bitmap) continue;
         if (!shown) { bitmap.close(); continue; }
         shown.width = bitmap.width;

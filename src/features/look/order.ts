@@ -9,7 +9,7 @@ import type { LookOrder } from '@/workers/look/protocol';
 export interface LookInput { job: Job; plan: PiecePlan; picture: StoredPicture | null; layers: readonly DrawnLayer[]; tone: Tone; optics: Optics; pxPerMm: number }
 
 /** More than this is no sharper on a screen. */
-const MOST_PX = 0.8e6;
+const MOST_PX = 0.6e6;
 
 const bounded = (pxPerMm: number, widthMm: number, heightMm: number): number => Math.min(pxPerMm, Math.sqrt(MOST_PX / (widthMm * heightMm)));
 

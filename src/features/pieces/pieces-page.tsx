@@ -60,7 +60,7 @@ function ShelfPiece({ planned, pxPerMm, now }: { planned: PlannedPiece; pxPerMm:
         <span className={css.stand}><PieceFigure planned={planned} pxPerMm={pxPerMm} /></span>
         <span className={css.board}>
           <b>{piece.name}</b>
-          <span>{plan.blank ? `${units.size(plan.blank.widthMm, plan.blank.heightMm)}${plan.surface ? `, ${plan.surface.name.split(':')[0].toLowerCase()}` : ''}` : 'not measured yet'}</span>
+          <span>{plan.blank ? `${units.size(plan.blank.front.widthMm, plan.blank.front.heightMm)}${plan.surface ? `, ${plan.surface.name.split(':')[0].toLowerCase()}` : ''}` : 'not measured yet'}</span>
           <span className={css.next}>{stepWords(next)}{later && next.at !== null ? ` ${clockTime(next.at, now)}` : ''}</span>
           {due !== null && <span data-late={due < now}>due {dayName(due, now)}</span>}
         </span>

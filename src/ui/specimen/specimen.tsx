@@ -53,7 +53,7 @@ export function Specimen({ size, label, children, caption, side = 'landing', act
           </svg>
         )}
       </div>
-      <figcaption className={css.caption}><span>{caption}</span>{actions}</figcaption>
+      <figcaption className={css.caption}><span>{caption}</span><span className={css.actions}>{actions}</span></figcaption>
     </figure>
   );
 }

@@ -1,12 +1,13 @@
 import { expose, transfer } from 'comlink';
 import { PLAIN_TONE, applyTone, fadeRows, toneTables } from '@/core/raster';
-import { prepareSpecimen, renderSpecimen, type PreparedSpecimen, type PrintPx } from '@/core/render';
+import { loadLayPrint, prepareSpecimen, renderGround, renderSpecimen, type PreparedSpecimen, type PrintPx } from '@/core/render';
 import { frameMatrix, frameSize } from '@/core/picture';
 import { decodeUpright } from '../bitmap-rows';
 import { drawLayers } from '../layers';
 import type { LookJob, LookOrder, LookPicture } from './protocol';
 
 const PLAIN = toneTables(PLAIN_TONE);
+const kernel = loadLayPrint();
 const KEPT = 6;
 
 /** The few things used last, by key. */
@@ -26,7 +27,8 @@ class Recent<T> {
 interface Laid { main: Uint8ClampedArray; /** Place of the main picture within the print. */ at: PrintPx; /** Layers over it, RGBA, or null. */ over: Uint8ClampedArray | null }
 
 const bitmaps = new Recent<ImageBitmap | null>((bitmap) => bitmap?.close());
-const grounds = new Recent<PreparedSpecimen>();
+const grounds = new Recent<Uint16Array>();
+const specimens = new Recent<PreparedSpecimen>();
 const pictures = new Recent<Laid>();
 
 const round = Math.round;
@@ -44,8 +46,10 @@ const job: LookJob = {
     if (!order.look) paper(out, widthPx, picture && place ? { picture, place } : null, order, tone);
     else {
       const specimen = { look: order.look, widthPx, heightPx, mmPerPx: 1 / pxPerMm, print: place, opaqueWhite: order.opaqueWhite, fade: layered ? 'none' as const : order.fade, fadeMm: order.fadeMm };
-      const prepared = await grounds.get(JSON.stringify(specimen), () => prepareSpecimen(specimen));
-      renderSpecimen(prepared, picture ? { picture, tone, kept: order.kept, optics: order.optics } : null, order.optics.sheen, out);
+      const { look } = order;
+      const prepared = await specimens.get(JSON.stringify(specimen), async () =>
+        prepareSpecimen(specimen, await grounds.get(JSON.stringify([look, widthPx, heightPx]), () => renderGround(look, widthPx, heightPx, 1 / pxPerMm))));
+      renderSpecimen(prepared, picture ? { picture, tone, kept: order.kept, optics: order.optics } : null, order.optics.sheen, out, await kernel);
     }
     const bitmap = await createImageBitmap(new ImageData(out, widthPx, heightPx));
     return transfer(bitmap, [bitmap]);

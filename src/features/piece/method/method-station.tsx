@@ -50,7 +50,7 @@ export function MethodStation() {
       : <LandingDrawing optics={stageOptics(stage)} actions={views} caption={plan.binder ? plan.binder.base === 'clear' ? 'The surface shows where the picture is white.' : 'White stays white.' : 'Choose a method to see what becomes of the whites.'} />}
     >
       <Answer stop={stop}>{answer()}</Answer>
-      {chosen && <Because reasons={chosen.reasons.slice(0, LEADING_REASONS).map(({ points, text }) => ({ figure: points > 0 ? `+ ${points}` : `− ${Math.abs(points)}`, text }))} />}
+      {chosen && <Because reasons={chosen.reasons.slice(0, LEADING_REASONS).map(({ points, text }) => ({ figure: points > 0 ? `+ ${points}` : points === 0 ? '0' : `− ${Math.abs(points)}`, text }))} />}
       {board && <Part title="Try on"><TryOnFields /></Part>}
       <Part title="Change">
         <Fields>
@@ -163,7 +163,7 @@ function CandidateRow({ candidate, chosen, best, onChoose }: { candidate: Candid
           <summary>Why {score} of 100</summary>
           <ul className={css.reasons}>
             <li><span>50</span>to begin with</li>
-            {reasons.map((reason) => <li key={reason.text}><span>{reason.points > 0 ? `+${reason.points}` : reason.points}</span>{reason.text}</li>)}
+            {reasons.map((reason) => <li key={reason.text}><span>{reason.points > 0 ? `+${reason.points}` : Math.round(reason.points) || 0}</span>{reason.text}</li>)}
           </ul>
         </details>
       </div>
