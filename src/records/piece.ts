@@ -5,11 +5,11 @@ import { FONT_IDS, FULL_CROP, MOST_STRAIGHTEN_DEG, NOT_TURNED, RATIOS } from '@/
 import type { Job } from '@/core/plan';
 import { PLAIN_TONE } from '@/core/raster';
 import { PLAIN_GRAIN } from '@/core/render';
-import { MAX_PRINT_MM, PAPERS } from '@/core/sheet';
+import { DEFAULT_OVERLAP_MM, MAX_PRINT_MM, PAPER_IDS } from '@/core/sheet';
 import { fail, ok, type Result } from '@/core/shared';
 import { migrateToCurrent, type Migration, type VersionCode } from './version';
 
-/** Version 1 had one margin all round, 2 one for each side; 3 has turning, tone, layers, shapes, grain, the look wanted and trying on. */
+/** Version 1 had one margin all round, 2 one for each side; 3 has turning, tone, layers, shapes, grain, the look wanted, trying on, own paper and overlap. */
 export const PIECE_VERSION = 3;
 
 export interface Piece extends Job {
@@ -27,7 +27,7 @@ export function newPiece(id: string, name: string, now: number, paper: Job['shee
     picture: { pictureId: null, crop: FULL_CROP, ratio: 'blank', lettering: null, ...NOT_TURNED, tone: PLAIN_TONE, layers: [] },
     surface: { kind: null, widthMm: null, heightMm: null, thicknessMm: null, finish: 'bare', baseCoat: 'none', baseColour: '#f4f1e8', prepared: [], shape: { kind: 'rectangle' }, grain: PLAIN_GRAIN, bareColour: null },
     method: { print: 'laser-plain', school: null, binder: null, whites: 'either', look: 'any', tryOn: [] },
-    sheet: { paper, orientation: 'auto', margins: { topMm: 10, rightMm: 10, bottomMm: 10, leftMm: 10 }, barMeasuredMm: null, printedAt: null },
+    sheet: { paper, orientation: 'auto', margins: { topMm: 10, rightMm: 10, bottomMm: 10, leftMm: 10 }, barMeasuredMm: null, printedAt: null, custom: { widthMm: 210, heightMm: 297 }, overlapMm: DEFAULT_OVERLAP_MM },
     lay: { faces: null, filmUm: null, extendMm: 5, mediumUsedMl: null, laidAt: null },
     cure: { ...REFERENCE_AIR, air: 'still', school: 'sign', labelHours: null },
     rub: { passes: null, done: [], finishedAt: null },
@@ -118,9 +118,9 @@ export const PIECE_SCHEMA = Joi.object({
     tryOn: Joi.array().items(Joi.object({ surface: oneOf(...ids(SURFACES)).required(), baseCoat: oneOf(...ids(BASE_COATS)).required(), school: oneOf(...ids(SCHOOLS)).required(), binder: oneOf(...ids(BINDERS)).required() })).max(6).required(),
   }),
   sheet: section({
-    paper: oneOf(...Object.keys(PAPERS)).required(), orientation: oneOf('auto', 'portrait', 'landscape').required(),
+    paper: oneOf(...PAPER_IDS).required(), orientation: oneOf('auto', 'portrait', 'landscape').required(),
     margins: section({ topMm: marginMm(), rightMm: marginMm(), bottomMm: marginMm(), leftMm: marginMm() }),
-    barMeasuredMm: maybe(figure(50, 150)), printedAt: maybe(instant()),
+    barMeasuredMm: maybe(figure(50, 150)), printedAt: maybe(instant()), custom: section({ widthMm: figure(50, 1200).required(), heightMm: figure(50, 1200).required() }), overlapMm: figure(0, 60).required(),
   }),
   lay: section({
     faces: maybe(Joi.array().items(oneOf('paper', 'surface')).min(1).max(2).unique()), filmUm: maybe(figure(20, 2000)), extendMm: figure(0, 100).required(),
@@ -155,12 +155,13 @@ const oneMarginToFour: Migration = {
 
 /** What version 3 adds, as it was when it was shipped: never the defaults of today. */
 const turningToneShapesAdded: Migration = {
-  from: 2, to: 3, name: 'turning, tone, layers, shapes, grain and the look wanted are added',
+  from: 2, to: 3, name: 'turning, tone, layers, shapes, grain, the look wanted and pages are added',
   migrate: (data) => ({
     ...data,
     picture: { ...(data.picture as object), turns: 0, straightenDeg: 0, layers: [], tone: { lightness: 0, contrast: 0, gamma: 1, warmth: 0, mono: null, fade: 'none', fadeMm: 12, compensate: 0 } },
     surface: { ...(data.surface as object), shape: { kind: 'rectangle' }, bareColour: null, grain: { angleDeg: 0, shiftXMm: 0, shiftYMm: 0, spacingMm: null, knots: 1, seed: 1 } },
     method: { ...withoutGessoForPaper(data.method as { binder?: unknown; school?: unknown }), look: 'any', tryOn: [] },
+    sheet: { ...(data.sheet as object), custom: { widthMm: 210, heightMm: 297 }, overlapMm: 10 },
   }),
 };
 

@@ -7,11 +7,12 @@ import { DEFAULT_SETTINGS, PIECE_MIGRATIONS, PIECE_VERSION, checkPiece, migrateT
 
 /** A piece as version 2 stored it. */
 function versionTwo() {
-  const { picture, surface, method, ...piece } = readyPiece();
+  const { picture, surface, method, sheet, ...piece } = readyPiece();
+  const { custom: _c, overlapMm: _v, ...oldSheet } = sheet;
   const { turns: _t, straightenDeg: _s, tone: _o, layers: _l, ...oldPicture } = picture;
   const { shape: _h, grain: _g, bareColour: _b, ...oldSurface } = surface;
   const { look: _k, tryOn: _y, ...oldMethod } = method;
-  return { ...piece, version: 2, picture: oldPicture, surface: oldSurface, method: oldMethod };
+  return { ...piece, version: 2, picture: oldPicture, surface: oldSurface, method: oldMethod, sheet: oldSheet };
 }
 
 /** A piece as version 1 stored it: one margin all round. */

@@ -20,8 +20,8 @@ const SENTENCES: Readonly<Record<string, Sentence>> = {
   'picture-too-large': ({ bytes }) => `This file has ${Math.round(figure(bytes) / 1048576)} MB; up to 64 MB can be taken. Save it at a higher compression; nothing was changed.`,
   'picture-too-many-pixels': ({ megapixels }) => `This picture has ${megapixels} megapixels; up to 120 can be taken. Reduce it first; nothing was changed.`,
   'picture-broken': () => 'This picture is damaged or cut short and cannot be read. Copy it again from where it came; nothing was changed.',
-  'print-exceeds-page': ({ largestWidthMm, largestHeightMm, paper }, units) =>
-    `The print is larger than one ${paper === 'a4' ? 'A4' : 'Letter'} page. This page holds up to ${units.size(figure(largestWidthMm), figure(largestHeightMm))} of its shape.`,
+  'page-too-small': () => 'This paper, less its margins and the overlap, has no room for a tile. Take a larger paper or a smaller overlap.',
+  'too-many-pages': ({ pages, most }) => `This print would take ${pages} pages; up to ${most} can be made. Take a larger paper.`,
   'print-too-large': ({ maxMm }, units) => `The print is larger than ${units.length(figure(maxMm))}. Check the blank’s size.`,
   'print-empty': () => 'The margins leave nothing to print on. Make them smaller.',
   'crop-empty': () => 'The crop holds no pixels. Draw it larger.',

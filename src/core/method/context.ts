@@ -1,5 +1,6 @@
 import type { BinderId, FinishId, LabelValues, PrintId, PrintRecord, SurfaceRecord, UseId } from '@/core/craft';
 import type { Room } from '@/core/cure';
+import { TRUE_PRINTER, type PrinterTruth } from '@/core/sheet/printer';
 
 export type LookWanted = 'any' | 'crisp' | 'soft' | 'distressed';
 export type PrinterAtHand = 'copy-shop' | 'laser' | 'inkjet';
@@ -13,9 +14,11 @@ export interface AtHand {
   /** Price of a millilitre of each binder, where it is known. */
   pricePerMl: Partial<Record<BinderId, number>>;
   labels: Partial<Record<BinderId, LabelValues>>;
+  /** What the printer does to sizes. */
+  truth: PrinterTruth;
 }
 
-export const NOTHING_SAID: AtHand = { printer: 'copy-shop', papers: ['laser-plain'], skill: 2, pricePerMl: {}, labels: {} };
+export const NOTHING_SAID: AtHand = { printer: 'copy-shop', papers: ['laser-plain'], skill: 2, pricePerMl: {}, labels: {}, truth: TRUE_PRINTER };
 
 /** What is known of a piece when its method is chosen. */
 export interface MethodContext {

@@ -9,7 +9,7 @@ import type { LookWanted } from '@/core/method';
 import type { Crop, CropRatio, Layer } from '@/core/picture';
 import type { Tone } from '@/core/raster';
 import type { Grain } from '@/core/render';
-import type { BlankShape, MarginsMm } from '@/core/shape';
+import type { BlankShape, MarginsMm, SizeMm } from '@/core/shape';
 import type { Orientation, PaperId } from '@/core/sheet';
 
 export interface RubbedPass { at: number; minutes: number }
@@ -35,7 +35,13 @@ export interface Job {
     /** Pairs to try the picture on, side by side. */
     tryOn: TryOn[];
   };
-  sheet: { paper: PaperId; orientation: Orientation; margins: MarginsMm; barMeasuredMm: number | null; printedAt: number | null };
+  sheet: {
+    paper: PaperId; orientation: Orientation; margins: MarginsMm; barMeasuredMm: number | null; printedAt: number | null;
+    /** Size of a paper of one's own, upright. */
+    custom: SizeMm;
+    /** How far a page goes on under the next. */
+    overlapMm: number;
+  };
   lay: { faces: CoatedFace[] | null; filmUm: number | null; extendMm: number; mediumUsedMl: number | null; laidAt: number | null };
   cure: { temperatureC: number; humidityPercent: number; air: 'still' | 'fan'; school: 'sign' | 'clock'; labelHours: number | null };
   rub: { passes: number | null; done: RubbedPass[]; finishedAt: number | null };

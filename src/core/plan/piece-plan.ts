@@ -13,7 +13,7 @@ import type { SurfaceLook } from '@/core/render';
 import { rubPlan, type RubPlan } from '@/core/rub';
 import { defaultSealer, sealClock, sealPlan, sealerChoices, type SealClock, type SealPlan, type SealerChoice } from '@/core/seal';
 import { areaMm2, coveredAreaMm2, insideMargins, intersection, largestInside, resolveBlank, unionRect, type Blank, type RectMm, type ShapeCode } from '@/core/shape';
-import { layoutSheet, type LayoutCode, type SheetLayout } from '@/core/sheet';
+import { UNPRINTABLE_MM, layoutPack, paperOf, type LayoutCode, type SheetPack } from '@/core/sheet';
 import type { Failure, Result } from '@/core/shared';
 import type { Job, PictureFacts } from './job';
 import { groundColourOf, surfaceLook } from './ground';
@@ -48,7 +48,7 @@ export interface PiecePlan {
   binder: BinderRecord | null;
   school: SchoolRecord | null;
   mirrored: boolean;
-  sheet: Result<SheetLayout, LayoutCode> | null;
+  sheet: Result<SheetPack, LayoutCode> | null;
   lay: LayPlan | null;
   cure: CureWait | null;
   cureClock: CureClock | null;
@@ -108,7 +108,7 @@ export function planPiece(job: Job, picture: PictureFacts | null, now: number, a
     school: usable ? schoolById(usable.school.id) : null,
     mirrored: usable?.school.mirrored ?? true,
     shapeFault: resolved && !resolved.ok ? resolved.error : null,
-    sheet: print ? layoutSheet(print.rect, job.sheet.paper, job.sheet.orientation) : null,
+    sheet: print ? layoutPack(print.rect, { paper: paperOf(job.sheet.paper, job.sheet.custom), orientation: job.sheet.orientation, overlapMm: job.sheet.overlapMm, marginMm: atHand.truth.marginMm ?? UNPRINTABLE_MM }) : null,
     cureClock: cure && job.lay.laidAt !== null ? cureClock(cure, job.lay.laidAt, now) : null,
     repairs: binder && surface && blank && print
       ? applicableRepairs({ binder, surface, printFillsBlank: print.areaMm2 > 0.995 * blank.areaMm2, traced: job.picture.layers.some((layer) => layer.mode === 'trace'), thicknessMm: job.surface.thicknessMm, gloss: job.seal.sheen === 'gloss' })

@@ -26,14 +26,17 @@ export function fadeShare(form: FadeForm, fadeMm: number, print: SizeMm, xMm: nu
   return smooth((edge - wander) / RAGGED_SOFT_MM + 0.5);
 }
 
-/** Lightens RGBA rows of the print towards white by the fade, in place. @param firstRow of the whole print; @param mirrored rows run backwards */
-export function fadeRows(rgba: Uint8ClampedArray, widthPx: number, firstRow: number, form: FadeForm, fadeMm: number, print: SizeMm, mmPerPx: number, mirrored: boolean): void {
+/** Where rows lie in a print: their first pixel, as printed, and how large a pixel is. */
+export interface FadePlace { widthPx: number; firstRow: number; firstColumn: number; mmPerPx: number; print: SizeMm; mirrored: boolean }
+
+/** Lightens RGBA rows of the print towards white by the fade, in place. */
+export function fadeRows(rgba: Uint8ClampedArray, form: FadeForm, fadeMm: number, { widthPx, firstRow, firstColumn, mmPerPx, print, mirrored }: FadePlace): void {
   if (form === 'none') return;
   const rows = rgba.length / 4 / widthPx;
   for (let row = 0; row < rows; row++) {
     const yMm = (firstRow + row + 0.5) * mmPerPx;
     for (let column = 0; column < widthPx; column++) {
-      const xMm = (column + 0.5) * mmPerPx;
+      const xMm = (firstColumn + column + 0.5) * mmPerPx;
       const share = fadeShare(form, fadeMm, print, mirrored ? print.widthMm - xMm : xMm, yMm);
       if (share === 1) continue;
       const at = (row * widthPx + column) * 4;

@@ -83,8 +83,9 @@ describe('the edge of a print', () => {
   it('runs out towards white paper, mirrored as the print is', () => {
     const rows = () => new Uint8ClampedArray(100 * 60 * 4).fill(0);
     const [plain, mirrored] = [rows(), rows()];
-    fadeRows(plain, 100, 0, 'ragged', 8, print, 1, false);
-    fadeRows(mirrored, 100, 0, 'ragged', 8, print, 1, true);
+    const place = { widthPx: 100, firstRow: 0, firstColumn: 0, mmPerPx: 1, print };
+    fadeRows(plain, 'ragged', 8, { ...place, mirrored: false });
+    fadeRows(mirrored, 'ragged', 8, { ...place, mirrored: true });
     const at = (pixels: Uint8ClampedArray, x: number, y: number) => pixels[(y * 100 + x) * 4];
     expect(at(plain, 0, 30)).toBeGreaterThan(200);
     expect(at(plain, 50, 30)).toBe(0);

@@ -1,5 +1,6 @@
 export {
-  BAR_MM, MAX_PRINT_MM, PAPERS, UNPRINTABLE_MM, largestOnPage, layoutSheet, pageSize, pagesThatHold,
-  type LayoutCode, type Line, type Orientation, type PaperId, type SheetLayout,
+  BAR_MM, DEFAULT_OVERLAP_MM, MAX_PRINT_MM, PAPER_IDS, UNPRINTABLE_MM, layoutPack, pageSize, pagesThatHold, paperOf,
+  type LayoutChoice, type LayoutCode, type Line, type Orientation, type Paper, type PaperId, type SheetLayout, type SheetPack, type Tile,
 } from './layout';
 export { barVerdict, type BarVerdict } from './bar';
+export { TRUE_PRINTER, printerScale, type PrinterTruth } from './printer';

@@ -4,7 +4,8 @@
  */
 import { PDFDocument, PrintScaling, StandardFonts, concatTransformationMatrix, popGraphicsState, pushGraphicsState, rgb, type PDFFont, type PDFPage } from 'pdf-lib';
 import { formatSize, mmToPoints, type UnitSystem } from '@/core/measure';
-import { BAR_MM, PAPERS, type Line, type SheetLayout } from './layout';
+import { BAR_MM, type Line, type SheetLayout } from './layout';
+import { TRUE_PRINTER, printerScale, type PrinterTruth } from './printer';
 
 export interface SheetText {
   pieceName: string;
@@ -17,13 +18,17 @@ export interface SheetText {
 
 const INK = rgb(0.118, 0.129, 0.149);
 const HAIRLINE_PT = 0.4;
+const JOIN_PT = 1.1;
 const BAR_PT = 0.9;
 const BAR_TICK_MM = 1.6;
 /** Reads backwards on the mirrored sheet, true from the back and on the piece. */
 const MIRROR_WORDS = 'READS TRUE ON THE PIECE';
 const UNMIRRORED_WORDS = 'NOT MIRRORED ON PURPOSE';
 
-export async function writeSheetPdf(layout: SheetLayout, jpeg: Uint8Array, text: SheetText): Promise<Uint8Array> {
+export interface SheetPage { layout: SheetLayout; /** The tile as it is printed. */ jpeg: Uint8Array }
+
+/** @param truth what the printer does to sizes; every sheet is drawn against it and says so */
+export async function writeSheetPdf(pages: readonly SheetPage[], text: SheetText, truth: PrinterTruth = TRUE_PRINTER): Promise<Uint8Array> {
   const document = await PDFDocument.create();
   document.setTitle(`${text.pieceName} – ${text.mirrored ? 'mirrored print' : 'print, not mirrored on purpose'}`, { showInWindowTitleBar: true });
   document.setCreator('Fobbet');
@@ -31,16 +36,29 @@ export async function writeSheetPdf(layout: SheetLayout, jpeg: Uint8Array, text:
   document.setCreationDate(text.createdAt);
   document.setModificationDate(text.createdAt);
   document.catalog.getOrCreateViewerPreferences().setPrintScaling(PrintScaling.None);
-
-  const page = document.addPage([mmToPoints(layout.page.widthMm), mmToPoints(layout.page.heightMm)]);
-  const { xMm, yMm, widthMm, heightMm } = layout.print;
-  page.drawImage(await document.embedJpg(jpeg), {
-    x: mmToPoints(xMm), y: mmToPoints(layout.page.heightMm - yMm - heightMm), width: mmToPoints(widthMm), height: mmToPoints(heightMm),
-  });
-  for (const line of [...layout.trimCorners, ...layout.centreMarks]) drawLine(page, layout, line, HAIRLINE_PT);
-  drawBar(page, layout);
-  await drawWords(document, page, layout, text);
+  const fonts = { plain: await document.embedFont(StandardFonts.Helvetica), bold: await document.embedFont(StandardFonts.HelveticaBold) };
+  for (const { layout, jpeg } of pages) {
+    const page = document.addPage([mmToPoints(layout.page.widthMm), mmToPoints(layout.page.heightMm)]);
+    page.pushOperators(pushGraphicsState(), correction(layout, truth));
+    const { xMm, yMm, widthMm, heightMm } = layout.print;
+    page.drawImage(await document.embedJpg(jpeg), {
+      x: mmToPoints(xMm), y: mmToPoints(layout.page.heightMm - yMm - heightMm), width: mmToPoints(widthMm), height: mmToPoints(heightMm),
+    });
+    for (const line of [...layout.trimCorners, ...layout.centreMarks]) drawLine(page, layout, line, HAIRLINE_PT);
+    for (const line of layout.joinMarks) drawLine(page, layout, line, JOIN_PT);
+    drawBar(page, layout);
+    drawWords(page, layout, text, fonts, pages, truth);
+    page.pushOperators(popGraphicsState());
+  }
   return document.save({ useObjectStreams: false });
+}
+
+/** Draws the page larger or smaller about its middle. A landscape page is fed upright, so its width runs along the feed. */
+function correction({ page, orientation }: SheetLayout, truth: PrinterTruth): ReturnType<typeof concatTransformationMatrix> {
+  const { across, along } = printerScale(truth);
+  const [sx, sy] = orientation === 'landscape' ? [along, across] : [across, along];
+  const [cx, cy] = [mmToPoints(page.widthMm) / 2, mmToPoints(page.heightMm) / 2];
+  return concatTransformationMatrix(sx, 0, 0, sy, cx * (1 - sx), cy * (1 - sy));
 }
 
 function drawLine(page: PDFPage, layout: SheetLayout, { x1, y1, x2, y2 }: Line, thickness: number): void {
@@ -60,11 +78,11 @@ function drawBar(page: PDFPage, layout: SheetLayout): void {
   }
 }
 
-async function drawWords(document: PDFDocument, page: PDFPage, layout: SheetLayout, text: SheetText): Promise<void> {
-  const plain = await document.embedFont(StandardFonts.Helvetica);
-  const bold = await document.embedFont(StandardFonts.HelveticaBold);
-  const { strip, print, paper } = layout;
-  const size = formatSize([print.widthMm, print.heightMm], text.unitSystem);
+interface Fonts { plain: PDFFont; bold: PDFFont }
+
+function drawWords(page: PDFPage, layout: SheetLayout, text: SheetText, { plain, bold }: Fonts, pages: readonly SheetPage[], truth: PrinterTruth): void {
+  const { strip, paper, tile } = layout;
+  const size = formatSize([Math.max(...pages.map(({ layout: one }) => one.tile.window.xMm + one.tile.window.widthMm)), Math.max(...pages.map(({ layout: one }) => one.tile.window.yMm + one.tile.window.heightMm))], text.unitSystem);
   const name = encodable(text.pieceName, bold);
   // Along the strip: origin at the start of its inner edge, x along, y towards the page's edge.
   const along = (xMm: number, yMm: number) =>
@@ -89,7 +107,42 @@ async function drawWords(document: PDFDocument, page: PDFPage, layout: SheetLayo
     write(UNMIRRORED_WORDS, wordsStart, 6.9, bold, 10);
     write('Right way round: it is not laid face down.', wordsStart, 9.6, plain, 5.5);
   }
-  write(shortened(`${name} · print ${size} · ${PAPERS[paper].name}`, plain, 5.5, 96), wordsStart, 11.8, plain, 5.5);
+  const facts = [name, `print ${size}`, paper.name, ...(pages.length > 1 ? [`page ${tile.index + 1} of ${pages.length}`] : []), ...corrected(truth)];
+  const roomMm = (strip.vertical ? strip.rect.heightMm : strip.rect.widthMm) - wordsStart - (pages.length > 1 ? MAP_MM + 2 : 0);
+  write(shortened(facts.join(' · '), plain, 5.5, roomMm), wordsStart, 11.8, plain, 5.5);
+  if (pages.length > 1) {
+    write(shortened(tileWords(layout), plain, 6, BAR_MM), 1, 3.4, plain, 6);
+    drawMap(page, layout, pages);
+  }
+}
+
+const corrected = (truth: PrinterTruth): string[] => {
+  const { across, along } = printerScale(truth);
+  return across === 1 && along === 1 ? [] : [`printer corrected × ${across.toFixed(4)} across, × ${along.toFixed(4)} along`];
+};
+
+/** What to do with this tile: which sides are cut, which go under the next page. */
+function tileWords({ tile }: SheetLayout): string {
+  const cut = [...(tile.column > 0 ? ['left'] : []), ...(tile.row > 0 ? ['top'] : [])];
+  const under = [...(tile.joinXMm !== null ? ['right'] : []), ...(tile.joinYMm !== null ? ['bottom'] : [])];
+  return [cut.length ? `Trim the ${cut.join(' and ')} edge along the corner marks.` : '', under.length ? `The ${under.join(' and ')} edge goes under the next page, up to the thick marks.` : ''].filter(Boolean).join(' ');
+}
+
+const MAP_MM = 16;
+
+/** A small map of the pages at the end of the strip, this one filled. */
+function drawMap(page: PDFPage, layout: SheetLayout, pages: readonly SheetPage[]): void {
+  const columns = Math.max(...pages.map(({ layout: one }) => one.tile.column)) + 1;
+  const rows = Math.max(...pages.map(({ layout: one }) => one.tile.row)) + 1;
+  const { rect } = layout.strip;
+  const cell = Math.min(MAP_MM / columns, (rect.heightMm - 2) / rows);
+  const [left, top] = [rect.xMm + rect.widthMm - columns * cell, rect.yMm + 1];
+  for (let row = 0; row < rows; row++) for (let column = 0; column < columns; column++) {
+    const here = row === layout.tile.row && column === layout.tile.column;
+    page.drawRectangle({
+      x: mmToPoints(left + column * cell), y: mmToPoints(layout.page.heightMm - top - (row + 1) * cell), width: mmToPoints(cell), height: mmToPoints(cell), borderColor: INK, borderWidth: HAIRLINE_PT, ...(here ? { color: INK } : {}),
+    });
+  }
 }
 
 /** The standard fonts know western letters only: others lose their accents, or become "?". */

@@ -4,17 +4,27 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import fc from 'fast-check';
 import sharp from 'sharp';
-import { PAPERS, barVerdict, layoutSheet, pagesThatHold, type Line, type PaperId } from './index';
-import { writeSheetPdf } from './pdf';
+import { writeCalibrationPdf } from './calibration';
+import { PAPER_IDS, TRUE_PRINTER, barVerdict, layoutPack, pagesThatHold, paperOf, printerScale, type Line, type Orientation, type PaperId } from './index';
+import { writeSheetPdf, type SheetPage } from './pdf';
+
+const OWN = { widthMm: 330, heightMm: 480 };
+const pack = (print: { widthMm: number; heightMm: number }, paper: PaperId, orientation: Orientation = 'auto', overlapMm = 10) => layoutPack(print, { paper: paperOf(paper, OWN), orientation, overlapMm, marginMm: 5 });
+const onePage = (print: { widthMm: number; heightMm: number }, paper: PaperId, orientation: Orientation = 'auto') => {
+  const made = pack(print, paper, orientation);
+  if (!made.ok || made.value.pages.length !== 1) throw new Error('expected one page');
+  return made.value.pages[0];
+};
 
 const length = ({ x1, y1, x2, y2 }: Line) => Math.hypot(x2 - x1, y2 - y1);
 
 describe('laying a print out on a page', () => {
   it('keeps print, marks and bar on the printable page, and the marks off the print', () => {
     fc.assert(fc.property(fc.double({ min: 5, max: 300, noNaN: true }), fc.double({ min: 5, max: 300, noNaN: true }), fc.constantFrom<PaperId>('letter', 'a4'), (widthMm, heightMm, paper) => {
-      const result = layoutSheet({ widthMm, heightMm }, paper, 'auto');
-      if (!result.ok) return expect(pagesThatHold({ widthMm, heightMm }).filter((page) => page.paper === paper)).toEqual([]);
-      const { printable, print, bar, trimCorners, centreMarks, page, rasterPx } = result.value;
+      const result = pack({ widthMm, heightMm }, paper);
+      if (!result.ok) throw new Error(result.error.code);
+      if (result.value.pages.length > 1) return expect(pagesThatHold({ widthMm, heightMm }).filter((page) => page.paper.id === paper)).toEqual([]);
+      const { printable, print, bar, trimCorners, centreMarks, page, rasterPx } = result.value.pages[0];
       expect(print).toMatchObject({ widthMm, heightMm });
       const inside = (x: number, y: number) => x >= printable.xMm - 1e-9 && y >= printable.yMm - 1e-9 && x <= printable.xMm + printable.widthMm + 1e-9 && y <= printable.yMm + printable.heightMm + 1e-9;
       for (const line of [...trimCorners, ...centreMarks, bar]) expect(inside(line.x1, line.y1) && inside(line.x2, line.y2)).toBe(true);
@@ -29,24 +39,58 @@ describe('laying a print out on a page', () => {
   });
 
   it('takes the commonest print on Letter: 8 × 10 in', () => {
-    expect(layoutSheet({ widthMm: 203.2, heightMm: 254 }, 'letter', 'portrait')).toMatchObject({ ok: true, value: { orientation: 'portrait' } });
-    expect(layoutSheet({ widthMm: 254, heightMm: 203.2 }, 'letter', 'auto')).toMatchObject({ ok: true, value: { orientation: 'landscape' } });
+    expect(onePage({ widthMm: 203.2, heightMm: 254 }, 'letter', 'portrait').orientation).toBe('portrait');
+    expect(onePage({ widthMm: 254, heightMm: 203.2 }, 'letter').orientation).toBe('landscape');
+    expect(pagesThatHold({ widthMm: 190, heightMm: 270 }).map(({ paper, orientation }) => `${paper.id} ${orientation}`)).toEqual(['legal portrait', 'tabloid portrait', 'a4 portrait', 'a3 portrait', 'a3 landscape']);
   });
 
-  it('says how large it could be where one page does not hold it', () => {
-    const result = layoutSheet({ widthMm: 400, heightMm: 300 }, 'a4', 'auto');
-    expect(result).toMatchObject({ ok: false, error: { code: 'print-exceeds-page', values: { paper: 'a4', orientation: 'landscape' } } });
-    if (!result.ok) {
-      const { largestWidthMm, largestHeightMm } = result.error.values as Record<string, number>;
-      expect(largestWidthMm / largestHeightMm).toBeCloseTo(4 / 3, 6);
-      expect(layoutSheet({ widthMm: largestWidthMm - 0.01, heightMm: largestHeightMm - 0.01 }, 'a4', 'landscape').ok).toBe(true);
-    }
-    expect(pagesThatHold({ widthMm: 190, heightMm: 270 })).toEqual([{ paper: 'a4', orientation: 'portrait' }]);
+  it.each([
+    ['print-empty', { widthMm: 0, heightMm: 10 }, 'a4', 10], ['print-too-large', { widthMm: 3001, heightMm: 10 }, 'a4', 10],
+    ['too-many-pages', { widthMm: 2900, heightMm: 2900 }, 'letter', 10], ['page-too-small', { widthMm: 900, heightMm: 900 }, 'a4', 190],
+  ] as const)('refuses with %s', (code, print, paper, overlap) => expect(pack(print, paper, 'auto', overlap)).toMatchObject({ ok: false, error: { code } }));
+});
+
+describe('a print over several pages', () => {
+  const size = fc.record({ widthMm: fc.double({ min: 30, max: 900, noNaN: true }), heightMm: fc.double({ min: 30, max: 700, noNaN: true }) });
+  it('is covered whole, joined without a gap, and every tile lies on its page with its marks', () => {
+    fc.assert(fc.property(size, fc.constantFrom(...PAPER_IDS), fc.double({ min: 0, max: 30, noNaN: true }), (print, paper, overlap) => {
+      const made = pack(print, paper, 'auto', overlap);
+      if (!made.ok) return expect(made.error.code).toBe('too-many-pages');
+      const { pages, columns, rows } = made.value;
+      expect(pages).toHaveLength(columns * rows);
+      for (const { tile, print: place, printable, joinMarks, trimCorners, strip } of pages) {
+        const { window } = tile;
+        expect(place.xMm).toBeGreaterThanOrEqual(printable.xMm - 1e-9);
+        expect(place.xMm + place.widthMm).toBeLessThanOrEqual(printable.xMm + printable.widthMm + 1e-9);
+        expect(place.yMm).toBeGreaterThanOrEqual(printable.yMm - 1e-9);
+        if (!strip.vertical) expect(place.yMm + place.heightMm).toBeLessThanOrEqual(strip.rect.yMm + 1e-9);
+        expect([place.widthMm, place.heightMm]).toEqual([window.widthMm, window.heightMm]);
+        const right = pages.find((one) => one.tile.row === tile.row && one.tile.column === tile.column + 1);
+        expect(right === undefined).toBe(tile.joinXMm === null);
+        if (right && tile.joinXMm !== null) {
+          // The next page begins exactly at the join, and this one goes on under it.
+          expect(right.tile.window.xMm).toBeCloseTo(window.xMm + tile.joinXMm, 9);
+          expect(window.xMm + window.widthMm).toBeGreaterThanOrEqual(Math.min(right.tile.window.xMm + overlap, print.widthMm) - 1e-9);
+          expect((right.tile.window.xMm / 25.4) * 300).toBeCloseTo(Math.round((right.tile.window.xMm / 25.4) * 300), 6);
+          expect(joinMarks.length).toBeGreaterThan(0);
+        } else if (tile.joinXMm === null) expect(window.xMm + window.widthMm).toBeCloseTo(print.widthMm, 9);
+        expect(trimCorners.length).toBeGreaterThan(0);
+      }
+    }), { numRuns: 150 });
   });
 
-  it('refuses what is none or beyond hands', () => {
-    expect(layoutSheet({ widthMm: 0, heightMm: 10 }, 'a4', 'auto')).toMatchObject({ ok: false, error: { code: 'print-empty' } });
-    expect(layoutSheet({ widthMm: 3001, heightMm: 10 }, 'a4', 'auto')).toMatchObject({ ok: false, error: { code: 'print-too-large' } });
+  it('takes the way round that needs fewer pages', () => {
+    const made = pack({ widthMm: 380, heightMm: 250 }, 'a4');
+    expect(made.ok && [made.value.orientation, made.value.pages.length]).toEqual(['portrait', 2]);
+  });
+});
+
+describe('a printer that is not true', () => {
+  it('is taken back by the inverse of what it does', () => {
+    expect(printerScale(TRUE_PRINTER)).toEqual({ across: 1, along: 1 });
+    const { across, along } = printerScale({ acrossMm: 98.8, alongMm: 100.4, marginMm: null });
+    expect(across * 98.8).toBeCloseTo(100, 9);
+    expect(along * 100.4).toBeCloseTo(100, 9);
   });
 });
 
@@ -67,13 +111,11 @@ describe('the PDF, read by poppler', () => {
   const BLUE = { r: 20, g: 40, b: 220 };
 
   async function make(widthMm: number, heightMm: number, paper: PaperId, name = 'Ticket desk') {
-    const result = layoutSheet({ widthMm, heightMm }, paper, 'auto');
-    if (!result.ok) throw new Error(result.error.code);
-    const layout = result.value;
+    const layout = onePage({ widthMm, heightMm }, paper);
     // As the worker hands it over: already mirrored, so the picture's left half, red, lies on the right.
     const half = await sharp({ create: { width: 300, height: 400, channels: 3, background: BLUE } }).png().toBuffer();
     const jpeg = await sharp({ create: { width: 600, height: 400, channels: 3, background: RED } }).composite([{ input: half, left: 0, top: 0 }]).jpeg({ quality: 95 }).toBuffer();
-    const pdf = await writeSheetPdf(layout, jpeg, { pieceName: name, unitSystem: 'metric', mirrored: true, createdAt: new Date(0) });
+    const pdf = await writeSheetPdf([{ layout, jpeg }], { pieceName: name, unitSystem: 'metric', mirrored: true, createdAt: new Date(0) });
     const file = join(folder, `${widthMm}-${paper}.pdf`);
     writeFileSync(file, pdf);
     return { layout, file, pdf };
@@ -85,7 +127,6 @@ describe('the PDF, read by poppler', () => {
     const [, mediaWidth, mediaHeight] = /MediaBox:\s+0.00\s+0.00\s+([\d.]+)\s+([\d.]+)/.exec(info) ?? [];
     expect(Math.abs((Number(mediaWidth) / 72) * 25.4 - layout.page.widthMm)).toBeLessThan(0.1);
     expect(Math.abs((Number(mediaHeight) / 72) * 25.4 - layout.page.heightMm)).toBeLessThan(0.1);
-    expect([PAPERS[paper].widthMm, PAPERS[paper].heightMm]).toContain(layout.page.widthMm);
 
     const ppi = 508;
     execFileSync('pdftoppm', ['-r', String(ppi), '-png', '-singlefile', '-aa', 'no', '-aaVector', 'no', file, file]);
@@ -111,6 +152,70 @@ describe('the PDF, read by poppler', () => {
       : Array.from({ length: size.width }, (_, x) => x).filter((x) => x < toPx(bar.x2 + 2) && x > toPx(bar.x1 - 2) && dark(pixel(x, toPx(bar.y1))));
     // The end ticks are hairlines: half their width stands over at each end.
     expect(Math.abs(mm(along.length) - 100)).toBeLessThanOrEqual(0.2);
+  });
+
+  const RASTER_PPI = 254;
+  async function drawn(file: string, page: number) {
+    execFileSync('pdftoppm', ['-r', String(RASTER_PPI), '-f', String(page), '-l', String(page), '-png', '-singlefile', file, `${file}-${page}`]);
+    const { data, info } = await sharp(`${file}-${page}.png`).removeAlpha().raw().toBuffer({ resolveWithObject: true });
+    return { data, width: info.width, height: info.height };
+  }
+
+  it.each([['plain', TRUE_PRINTER], ['on a printer 1.2 % short across and 0.4 % long along', { acrossMm: 98.8, alongMm: 100.4, marginMm: null }]] as const)('tiles, cut at their marks and put together again, are the print: %s', async (_, truth) => {
+    const print = { widthMm: 480, heightMm: 330 };
+    const made = pack(print, 'letter');
+    if (!made.ok) throw new Error(made.error.code);
+    const { printPx, pages: layouts } = made.value;
+    expect(layouts.length).toBeGreaterThan(2);
+    // A smooth picture that is different everywhere, as printed.
+    const level = (x: number, y: number) => [40 + 170 * (x / printPx.widthPx), 40 + 170 * (y / printPx.heightPx), Math.abs(((x + 2 * y) % 1600) - 800) / 4 + 30];
+    const pages: SheetPage[] = await Promise.all(layouts.map(async (layout) => {
+      const [left, top] = [Math.round((layout.tile.window.xMm / 25.4) * 300), Math.round((layout.tile.window.yMm / 25.4) * 300)];
+      const { widthPx, heightPx } = layout.rasterPx;
+      const pixels = Buffer.alloc(widthPx * heightPx * 3);
+      for (let y = 0; y < heightPx; y++) for (let x = 0; x < widthPx; x++) { const [r, g, b] = level(left + x, top + y); pixels[(y * widthPx + x) * 3] = r; pixels[(y * widthPx + x) * 3 + 1] = g; pixels[(y * widthPx + x) * 3 + 2] = b; }
+      return { layout, jpeg: await sharp(pixels, { raw: { width: widthPx, height: heightPx, channels: 3 } }).jpeg({ quality: 95 }).toBuffer() };
+    }));
+    const file = join(folder, `tiles-${truth.acrossMm}.pdf`);
+    writeFileSync(file, await writeSheetPdf(pages, { pieceName: 'Route map', unitSystem: 'metric', mirrored: true, createdAt: new Date(0) }, truth));
+    expect(execFileSync('pdfinfo', [file], { encoding: 'utf8' })).toMatch(new RegExp(`Pages:\\s+${layouts.length}`));
+    const words = execFileSync('pdftotext', ['-layout', file, '-'], { encoding: 'utf8' });
+    expect(words).toContain(`page 1 of ${layouts.length}`);
+    expect(words).toContain('goes under the next page');
+    expect(words.includes('printer corrected')).toBe(truth.acrossMm !== null);
+
+    // What such a printer puts on paper: the page squeezed about its middle, as it is fed.
+    const [across, along] = [(truth.acrossMm ?? 100) / 100, (truth.alongMm ?? 100) / 100];
+    let [total, count, worst] = [0, 0, 0];
+    for (const [index, layout] of layouts.entries()) {
+      const page = await drawn(file, index + 1);
+      const [sx, sy] = layout.orientation === 'landscape' ? [along, across] : [across, along];
+      const { window, joinXMm, joinYMm } = layout.tile;
+      const [ownX, ownY] = [joinXMm ?? window.widthMm, joinYMm ?? window.heightMm];
+      // Where each place of the tile must lie on the printed paper if it is true to size there.
+      for (let y = 0.5; y < ownY; y += 2.3) for (let x = 0.5; x < ownX; x += 2.3) {
+        const onPaper = { x: layout.print.xMm + x, y: layout.print.yMm + y };
+        const inFile = { x: (onPaper.x - layout.page.widthMm / 2) / sx + layout.page.widthMm / 2, y: (onPaper.y - layout.page.heightMm / 2) / sy + layout.page.heightMm / 2 };
+        const px = (Math.min(page.height - 1, Math.floor((inFile.y / 25.4) * RASTER_PPI)) * page.width + Math.min(page.width - 1, Math.floor((inFile.x / 25.4) * RASTER_PPI))) * 3;
+        const expected = level(((window.xMm + x) / 25.4) * 300, ((window.yMm + y) / 25.4) * 300);
+        for (let c = 0; c < 3; c++) { const off = Math.abs(page.data[px + c] - expected[c]); total += off; count++; worst = Math.max(worst, off); }
+      }
+    }
+    expect(total / count).toBeLessThan(2);
+    expect(worst).toBeLessThan(16);
+  }, 120_000);
+
+  it('the calibration page has its bars, and its frames where they say', async () => {
+    const file = join(folder, 'calibration.pdf');
+    writeFileSync(file, await writeCalibrationPdf(paperOf('a4', OWN), new Date(0)));
+    const page = await drawn(file, 1);
+    const dark = (xMm: number, yMm: number) => { const at = (Math.round((yMm / 25.4) * RASTER_PPI) * page.width + Math.round((xMm / 25.4) * RASTER_PPI)) * 3; return page.data[at] < 140; };
+    const run = (from: number, vertical: boolean, fixed: number) => { let mm = from; while (mm < 290 && (vertical ? dark(fixed, mm) : dark(mm, fixed))) mm += 0.05; return mm; };
+    const [left, top] = [(210 - 100) / 2, (297 - 100) / 2];
+    expect(Math.abs(run(left + 0.3, false, top) - left - 100)).toBeLessThan(0.3);
+    expect(Math.abs(run(top + 8.3, true, left) - top - 108)).toBeLessThan(0.3);
+    const columns = Array.from({ length: 140 }, (_, i) => i / 10).filter((mm) => dark(mm, 60));
+    for (const frame of [2, 3, 5, 8, 12]) expect(columns.some((mm) => Math.abs(mm - frame) < 0.25)).toBe(true);
   });
 
   it('carries its title, asks not to be scaled, and is the same each time', async () => {

@@ -22,10 +22,12 @@ interface SpecimenProps {
   /** Changes when the other side is shown, which turns the sheet over. */
   side?: 'landing' | 'printed';
   actions?: ReactNode;
+  /** It has grips in it: more than a picture. */
+  grips?: boolean;
 }
 
 /** The specimen: one true-to-scale drawing with rulers of the object as it stands. */
-export function Specimen({ size, label, children, caption, side = 'landing', actions }: SpecimenProps) {
+export function Specimen({ size, label, children, caption, side = 'landing', actions, grips = false }: SpecimenProps) {
   const { system } = useUnits();
   const frame = useRef<HTMLDivElement>(null);
   const [box, setBox] = useState({ width: 0, height: 0 });
@@ -44,7 +46,7 @@ export function Specimen({ size, label, children, caption, side = 'landing', act
     <figure className={css.figure}>
       <div className={css.frame} ref={frame}>
         {box.width > 0 && (
-          <svg width={box.width} height={box.height} role="img" aria-label={label} data-testid="specimen" data-px-per-mm={pxPerMm} data-side={side}>
+          <svg width={box.width} height={box.height} role={grips ? 'group' : 'img'} aria-label={label} data-testid="specimen" data-px-per-mm={pxPerMm} data-side={side}>
             <Ruler along="x" lengthMm={size.widthMm} pxPerMm={pxPerMm} startPx={x} atPx={y - 8} system={system} />
             <Ruler along="y" lengthMm={size.heightMm} pxPerMm={pxPerMm} startPx={y} atPx={x - 8} system={system} />
             <g key={side} className={css.turn} style={{ transformOrigin: `${x + (size.widthMm * pxPerMm) / 2}px 0` }}>

@@ -107,7 +107,7 @@ function drawn(bitmap: ImageBitmap, { turning, crop }: LookPicture, { width, hei
 function composed({ main, at, over }: Laid, place: PrintPx, order: LookOrder): Uint8ClampedArray {
   const toned = main.slice();
   applyTone(toned, order.tone);
-  fadeRows(toned, at.width, 0, order.fade, order.fadeMm, { widthMm: at.width / order.pxPerMm, heightMm: at.height / order.pxPerMm }, 1 / order.pxPerMm, false);
+  fade(toned, at, order);
   const print = new Uint8ClampedArray(place.width * place.height * 4).fill(255);
   for (let row = 0; row < at.height && row + at.y < place.height; row++) print.set(toned.subarray(row * at.width * 4, (row + 1) * at.width * 4), ((row + at.y) * place.width + at.x) * 4);
   for (let i = 0; over && i < over.length; i += 4) {
@@ -117,6 +117,9 @@ function composed({ main, at, over }: Laid, place: PrintPx, order: LookOrder): U
   return print;
 }
 
+const fade = (rgba: Uint8ClampedArray, { width, height }: PrintPx, { fade: form, fadeMm, pxPerMm }: LookOrder): void =>
+  fadeRows(rgba, form, fadeMm, { widthPx: width, firstRow: 0, firstColumn: 0, mmPerPx: 1 / pxPerMm, print: { widthMm: width / pxPerMm, heightMm: height / pxPerMm }, mirrored: false });
+
 /** The print alone, on paper. */
 function paper(out: Uint8ClampedArray, widthPx: number, print: { picture: Uint8ClampedArray; place: PrintPx } | null, order: LookOrder, tone: LookOrder['tone']): void {
   out.fill(255);
@@ -124,7 +127,7 @@ function paper(out: Uint8ClampedArray, widthPx: number, print: { picture: Uint8C
   const toned = print.picture.slice();
   applyTone(toned, tone);
   const { place } = print;
-  if (tone === order.tone) fadeRows(toned, place.width, 0, order.fade, order.fadeMm, { widthMm: place.width / order.pxPerMm, heightMm: place.height / order.pxPerMm }, 1 / order.pxPerMm, false);
+  if (tone === order.tone) fade(toned, place, order);
   for (let row = 0; row < place.height; row++) out.set(toned.subarray(row * place.width * 4, (row + 1) * place.width * 4), ((row + place.y) * widthPx + place.x) * 4);
 }
 

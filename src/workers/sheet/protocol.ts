@@ -1,7 +1,7 @@
 import type { Crop, Turning } from '@/core/picture';
 import type { Tone, ToneTables } from '@/core/raster';
 import type { RectMm } from '@/core/shape';
-import type { SheetLayout } from '@/core/sheet';
+import type { PrinterTruth, SheetPack } from '@/core/sheet';
 import type { SheetText } from '@/core/sheet/pdf';
 import type { Result } from '@/core/shared';
 import type { DrawnLayer } from '../layers';
@@ -17,7 +17,8 @@ export interface SheetOrder {
   picture: RectMm;
   layers: readonly DrawnLayer[];
   mirrored: boolean;
-  layout: SheetLayout;
+  pack: SheetPack;
+  truth: PrinterTruth;
   text: SheetText;
 }
 

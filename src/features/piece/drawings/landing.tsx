@@ -18,6 +18,8 @@ interface LandingProps {
   /** Traced layers are painted on. */
   painted?: boolean;
   actions?: ReactNode;
+  /** The overlay has grips to drag. */
+  grips?: boolean;
 }
 
 /** The piece as it stands, seen from the front. Turned over it is the sheet as printed. */
@@ -29,7 +31,7 @@ export function LandingDrawing(props: LandingProps) {
 const UNKNOWN_BLANK = { widthMm: 300, heightMm: 200 };
 const BARE = stageOptics('matte');
 
-function Landed({ optics, overlay, caption, painted = false, actions }: LandingProps) {
+function Landed({ optics, overlay, caption, painted = false, actions, grips = false }: LandingProps) {
   const { plan, piece } = useOpenPiece();
   const id = useId();
   const units = useUnits();
@@ -37,7 +39,7 @@ function Landed({ optics, overlay, caption, painted = false, actions }: LandingP
   const size = blank ?? UNKNOWN_BLANK;
   return (
     <Specimen
-      size={size} side="landing" actions={<>{actions}<TurnButton /></>} caption={blank ? caption : 'The blank is not measured yet: this is a stand-in.'}
+      size={size} grips={grips} side="landing" actions={<>{actions}<TurnButton /></>} caption={blank ? caption : 'The blank is not measured yet: this is a stand-in.'}
       label={`${piece.name}: ${plan.surface?.name ?? 'blank'}, ${blank ? units.size(size.widthMm, size.heightMm) : 'size unknown'}, as it lands`}
     >
       {(scale) => (

@@ -1,7 +1,9 @@
 'use client';
-import { useMemo } from 'react';
+import { IconButton } from '@mui/material';
+import { ChevronLeft, ChevronRight } from 'lucide-react';
+import { useId, useMemo, useState } from 'react';
 import { stageOptics } from '@/core/render';
-import { BAR_MM, PAPERS, pageSize, type Line } from '@/core/sheet';
+import { BAR_MM, pageSize, paperOf, type Line, type SheetLayout } from '@/core/sheet';
 import { LookInSvg, printOrder } from '@/features/look';
 import { Specimen, useUnits } from '@/ui';
 import { useOpenPiece } from '../piece-context';
@@ -14,16 +16,21 @@ const MarkLine = ({ line, width = 1 }: { line: Line; width?: number }) => <line 
 export function SheetDrawing() {
   const { plan, piece } = useOpenPiece();
   const units = useUnits();
-  const layout = plan.sheet?.ok ? plan.sheet.value : null;
+  const [wanted, setWanted] = useState(0);
+  const pack = plan.sheet?.ok ? plan.sheet.value : null;
+  const index = Math.min(wanted, (pack?.pages.length ?? 1) - 1);
+  const layout = pack?.pages[index] ?? null;
+  const sort = paperOf(piece.sheet.paper, piece.sheet.custom);
   const orientation = layout?.orientation ?? (piece.sheet.orientation === 'landscape' ? 'landscape' : 'portrait');
-  const page = layout?.page ?? pageSize(piece.sheet.paper, orientation);
-  const paper = PAPERS[piece.sheet.paper].name;
+  const page = layout?.page ?? pageSize(sort, orientation);
+  const paper = sort.name;
+  const many = (pack?.pages.length ?? 1) > 1;
   const outline = plan.print && !layout ? plan.print.rect : null;
   const way = plan.mirrored ? 'mirrored' : 'not mirrored on purpose';
   return (
     <Specimen
-      size={page} side="printed" actions={<TurnButton />} label={`${piece.name}: ${paper} page as printed, ${way}`}
-      caption={layout ? `As printed: ${way}, ${paper} ${orientation}, ${units.size(page.widthMm, page.heightMm)}.` : `${paper} page, ${units.size(page.widthMm, page.heightMm)}: nothing laid out on it yet.`}
+      size={page} side="printed" actions={<>{pack && many && <Pager index={index} count={pack.pages.length} onPage={setWanted} />}<TurnButton /></>} label={`${piece.name}: ${paper} page as printed, ${way}`}
+      caption={layout && many ? `Page ${index + 1} of ${pack?.pages.length}, as printed: column ${layout.tile.column + 1}, row ${layout.tile.row + 1}.` : layout ? `As printed: ${way}, ${paper} ${orientation}, ${units.size(page.widthMm, page.heightMm)}.` : `${paper} page, ${units.size(page.widthMm, page.heightMm)}: nothing laid out on it yet.`}
     >
       {({ pxPerMm }) => (
         <g>
@@ -31,9 +38,8 @@ export function SheetDrawing() {
           {layout && (
             <>
               <rect {...rectOf(layout.printable)} fill="none" stroke="#9aa2aa" strokeWidth={1} strokeDasharray="3 4" vectorEffect="non-scaling-stroke" />
-              <g transform={plan.mirrored ? `translate(${2 * layout.print.xMm + layout.print.widthMm} 0) scale(-1 1)` : undefined} data-testid={plan.mirrored ? 'picture-mirrored' : 'picture-unmirrored'}>
-                <PrintLook xMm={layout.print.xMm} yMm={layout.print.yMm} pxPerMm={pxPerMm} />
-              </g>
+              <TileLook layout={layout} pxPerMm={pxPerMm} />
+              {layout.joinMarks.map((line, at) => <MarkLine key={at} line={line} width={2.5} />)}
               {[...layout.trimCorners, ...layout.centreMarks].map((line, index) => <MarkLine key={index} line={line} />)}
               <MarkLine line={layout.bar} width={2} />
               <StripWords layout={layout} mirrored={plan.mirrored} />
@@ -47,6 +53,31 @@ export function SheetDrawing() {
     </Specimen>
   );
 }
+
+/** The tile's window of the whole print. */
+function TileLook({ layout, pxPerMm }: { layout: SheetLayout; pxPerMm: number }) {
+  const { plan } = useOpenPiece();
+  const id = useId();
+  const { window } = layout.tile;
+  const [xMm, yMm] = [layout.print.xMm - window.xMm, layout.print.yMm - window.yMm];
+  return (
+    <>
+      <clipPath id={`${id}-tile`}><rect {...rectOf(layout.print)} /></clipPath>
+      <g clipPath={`url(#${id}-tile)`}>
+        <g transform={plan.mirrored ? `translate(${2 * xMm + (plan.print?.rect.widthMm ?? 0)} 0) scale(-1 1)` : undefined} data-testid={plan.mirrored ? 'picture-mirrored' : 'picture-unmirrored'}>
+          <PrintLook xMm={xMm} yMm={yMm} pxPerMm={pxPerMm} />
+        </g>
+      </g>
+    </>
+  );
+}
+
+const Pager = ({ index, count, onPage }: { index: number; count: number; onPage: (index: number) => void }) => (
+  <span role="group" aria-label="Pages" style={{ display: 'inline-flex', alignItems: 'center' }}>
+    <IconButton size="small" aria-label="Page before" disabled={index === 0} onClick={() => onPage(index - 1)}><ChevronLeft size={18} /></IconButton>
+    <IconButton size="small" aria-label="Next page" disabled={index === count - 1} onClick={() => onPage(index + 1)} data-testid="next-page"><ChevronRight size={18} /></IconButton>
+  </span>
+);
 
 const PAPER_OPTICS = stageOptics('gloss');
 
@@ -64,9 +95,7 @@ function PrintLook({ xMm, yMm, pxPerMm }: { xMm: number; yMm: number; pxPerMm: n
   return <LookInSvg order={order} xMm={xMm} yMm={yMm} widthMm={print?.rect.widthMm ?? 0} heightMm={print?.rect.heightMm ?? 0} />;
 }
 
-type Layout = Extract<NonNullable<ReturnType<typeof useOpenPiece>['plan']['sheet']>, { ok: true }>['value'];
-
-function StripWords({ layout: { strip, bar }, mirrored }: { layout: Layout; mirrored: boolean }) {
+function StripWords({ layout: { strip, bar }, mirrored }: { layout: SheetLayout; mirrored: boolean }) {
   const turn = strip.vertical ? `translate(${strip.rect.xMm + strip.rect.widthMm} ${strip.rect.yMm}) rotate(90)` : `translate(${strip.rect.xMm} ${strip.rect.yMm})`;
   const barY = strip.vertical ? strip.rect.xMm + strip.rect.widthMm - bar.x1 : bar.y1 - strip.rect.yMm;
   return (

@@ -51,7 +51,7 @@ export function PictureStation() {
   const specimen = side === 'printed' ? <SheetDrawing />
     : !chosen || !picture || taking.busy ? <PictureDrop taking={taking} />
       : view === 'piece' && plan.look && plan.blank
-        ? <LandingDrawing optics={stageOptics(piece.seal.sheen)} caption={`As it should look, sealed ${piece.seal.sheen}.`} actions={views} overlay={({ pxPerMm }) => <LayerHandles pxPerMm={pxPerMm} />} />
+        ? <LandingDrawing optics={stageOptics(piece.seal.sheen)} caption={`As it should look, sealed ${piece.seal.sheen}.`} actions={views} grips={piece.picture.layers.length > 0} overlay={({ pxPerMm }) => <LayerHandles pxPerMm={pxPerMm} />} />
         : <CropEditor aspect={aspect} taking={taking} shown={shown && found.analysis ? { finding: shown, analysis: found.analysis } : null} actions={views} />;
 
   const reasons: ReasonLine[] = [];

@@ -2,20 +2,22 @@
 import { Button, LinearProgress } from '@mui/material';
 import { format } from 'date-fns';
 import { FileDown } from 'lucide-react';
-import { BAR_MM, PAPERS, barVerdict, pagesThatHold, type Orientation, type PaperId } from '@/core/sheet';
+import { BAR_MM, PAPER_IDS, barVerdict, pagesThatHold, paperOf, type Orientation } from '@/core/sheet';
 import type { MarginsMm } from '@/core/shape';
 import { TOOLS } from '@/core/craft';
 import { stageOptics } from '@/core/render';
-import { Answer, Because, Cautions, ChoiceField, Fields, LengthField, NextRow, Note, Part, Wide, sentenceFor, useClock, useUnits, type ReasonLine } from '@/ui';
+import { Answer, Because, Cautions, ChoiceField, Fields, LengthField, NextRow, Note, Part, SelectField, Wide, sentenceFor, useClock, useUnits, type ReasonLine } from '@/ui';
 import { LandingDrawing } from '../drawings/landing';
 import { MissingList } from '../missing-list';
 import { NextLink } from '../next-link';
 import { VERDICT_WORDS } from '../picture/verdict-words';
 import { useOpenPiece } from '../piece-context';
 import { StationLayout } from '../station-layout';
+import { PrinterPart } from './printer-part';
 import { useMakeSheet } from './use-make-sheet';
 
-const PAPER_OPTIONS = (Object.keys(PAPERS) as PaperId[]).map((id) => ({ id, name: PAPERS[id].name }));
+const NO_SIZE = { widthMm: 0, heightMm: 0 };
+const PAPER_OPTIONS = PAPER_IDS.map((id) => ({ id, name: paperOf(id, NO_SIZE).name }));
 const ORIENTATIONS: { id: Orientation; name: string }[] = [{ id: 'auto', name: 'Auto' }, { id: 'portrait', name: 'Portrait' }, { id: 'landscape', name: 'Landscape' }];
 const SIDES: { key: keyof MarginsMm; name: string }[] = [{ key: 'topMm', name: 'Margin above' }, { key: 'bottomMm', name: 'Margin below' }, { key: 'leftMm', name: 'Margin left' }, { key: 'rightMm', name: 'Margin right' }];
 
@@ -26,9 +28,10 @@ export function SheetStation() {
   const making = useMakeSheet();
   const { sheet } = piece;
   const print = plan.print;
-  const layout = plan.sheet?.ok ? plan.sheet.value : null;
+  const pack = plan.sheet?.ok ? plan.sheet.value : null;
+  const many = (pack?.pages.length ?? 1) > 1;
   const refused = plan.sheet && !plan.sheet.ok ? plan.sheet.error : null;
-  const holding = print && refused ? pagesThatHold(print.rect).filter((page) => page.paper !== sheet.paper || page.orientation !== sheet.orientation) : [];
+  const holding = print && many ? pagesThatHold(print.rect) : [];
   const bar = sheet.barMeasuredMm !== null && print ? barVerdict(sheet.barMeasuredMm, Math.max(print.rect.widthMm, print.rect.heightMm)) : null;
 
   const reasons: ReasonLine[] = [];
@@ -36,18 +39,16 @@ export function SheetStation() {
     reasons.push({ figure: units.size(print.rect.widthMm, print.rect.heightMm), text: `print: the blank of ${units.size(plan.blank.widthMm, plan.blank.heightMm)} less its margins` });
     if (plan.window && Math.abs(plan.window.widthMm - print.rect.widthMm) + Math.abs(plan.window.heightMm - print.rect.heightMm) > 0.5) reasons.push({ figure: 'centred', text: 'the crop has another shape than the blank, so it is placed in the middle' });
     reasons.push({ figure: `${Math.round(print.ppi)} ppi`, text: `of the picture’s own pixels: ${VERDICT_WORDS[print.verdict]}${plan.surface?.coarse ? ' (a coarse surface forgives a third less)' : ''}` });
-    if (layout) reasons.push({ figure: `${layout.rasterPpi} ppi`, text: `printed as ${layout.rasterPx.widthPx} × ${layout.rasterPx.heightPx} dots${plan.mirrored ? ', mirrored' : ', not mirrored: this way is not laid face down'}` });
+    if (pack && many) reasons.push({ figure: `${pack.columns} × ${pack.rows}`, text: `pages: each goes on ${units.length(pack.overlapMm)} under the next, which is trimmed at the join` });
+    if (pack) reasons.push({ figure: `${pack.pages[0].rasterPpi} ppi`, text: `printed as ${pack.printPx.widthPx} × ${pack.printPx.heightPx} dots${plan.mirrored ? ', mirrored' : ', not mirrored: this way is not laid face down'}` });
   }
 
   return (
     <StationLayout specimen={<LandingDrawing optics={stageOptics(piece.seal.sheen)} caption="As it lands: the right way round on the blank." />}>
       <Answer stop={refused !== null || bar?.good === false}>{answer()}</Answer>
       {plan.blank?.shape.kind === 'vessel' && <Note>This sheet holds the picture unbent. A print bent to the vessel’s fan is not made yet: cut it to the outline that the specimen shows.</Note>}
-      {refused && holding.length > 0 && (
-        <Note>It fits on {holding.map((page) => `${PAPERS[page.paper].name} ${page.orientation}`).join(' or ')}.</Note>
-      )}
-      {refused?.code === 'print-exceeds-page' && holding.length === 0 && <Note>Make the margins wider or choose a smaller blank. A print over several pages is not made yet.</Note>}
-      {layout && (
+      {holding.length > 0 && <Note>One page would hold it: {holding.map((page) => `${page.paper.name} ${page.orientation}`).join(' or ')}.</Note>}
+      {pack && (
         <NextRow>
           <Button variant="contained" startIcon={<FileDown size={18} />} onClick={making.make} disabled={making.progress !== null} data-testid="make-pdf">Make the PDF</Button>
           {making.progress !== null && <><LinearProgress variant="determinate" value={making.progress * 100} sx={{ flex: 1 }} aria-label="Making the print" /><Button onClick={making.cancel}>Stop</Button></>}
@@ -57,11 +58,14 @@ export function SheetStation() {
       <Part title="Change">
         <Fields>
           {SIDES.map(({ key, name }) => <LengthField key={key} small label={name} value={sheet.margins[key]} onCommit={(value) => value !== null && change('sheet', { margins: { ...sheet.margins, [key]: value } }, name.toLowerCase())} testId={`margin-${key}`} />)}
-          <ChoiceField label="Paper" value={sheet.paper} options={PAPER_OPTIONS} onCommit={(paper) => change('sheet', { paper }, 'paper')} />
+          <SelectField label="Paper" value={sheet.paper} options={PAPER_OPTIONS} onCommit={(paper) => change('sheet', { paper }, 'paper')} testId="paper" />
           <ChoiceField label="Way round" value={sheet.orientation} options={ORIENTATIONS} onCommit={(orientation) => change('sheet', { orientation }, 'way round')} />
+          {sheet.paper === 'custom' && <LengthField label="Width of the paper" value={sheet.custom.widthMm} minMm={50} maxMm={1200} onCommit={(widthMm) => widthMm !== null && change('sheet', { custom: { ...sheet.custom, widthMm } }, 'width of the paper')} testId="paper-width" />}
+          {sheet.paper === 'custom' && <LengthField label="Height of the paper" value={sheet.custom.heightMm} minMm={50} maxMm={1200} onCommit={(heightMm) => heightMm !== null && change('sheet', { custom: { ...sheet.custom, heightMm } }, 'height of the paper')} testId="paper-height" />}
+          {many && <LengthField small label="Pages overlap by" value={sheet.overlapMm} maxMm={60} onCommit={(overlapMm) => overlapMm !== null && change('sheet', { overlapMm }, 'overlap')} testId="overlap" />}
         </Fields>
       </Part>
-      {layout && (
+      {pack && (
         <Part title="Check the print">
           <Fields>
             <LengthField small label={`The ${BAR_MM} mm bar measures`} value={sheet.barMeasuredMm} minMm={50} maxMm={150} clearable onCommit={(barMeasuredMm) => change('sheet', { barMeasuredMm, printedAt: barMeasuredMm === null ? sheet.printedAt : sheet.printedAt ?? clock() }, 'measured bar')} testId="bar-measured" hint={units.system === 'inch' ? '3.94 in when right' : 'in mm; 100 when right'} />
@@ -70,9 +74,11 @@ export function SheetStation() {
               : <Note>Printed {format(sheet.printedAt, 'd MMM HH:mm')}. <button type="button" className="plain" onClick={() => change('sheet', { printedAt: null, barMeasuredMm: null }, 'not printed')}>Print again</button></Note>}</div>
             {bar && <Wide><Note>{bar.good ? 'The printer is true to size.' : `The printer makes everything ${bar.scalePercent.toFixed(1)} % of its size: this print is ${units.length(Math.abs(bar.printErrorMm))} too ${bar.printErrorMm < 0 ? 'short' : 'long'}. Print again at 100 %, with “fit to page” off.`}</Note></Wide>}
           </Fields>
+          {many && <Note>Lay the pages in reading order. Trim a page’s left and top edge where it has a neighbour there, and glue it over the thick marks of the page before; each page says so, and shows its place.</Note>}
           <Note>Trim along the corner marks, inside the edge so that no white rim is left. At hand: {TOOLS.sheet.join(', ')}.</Note>
         </Part>
       )}
+      <PrinterPart paper={paperOf(sheet.paper, sheet.custom)} />
       <MissingList station="sheet" />
       <Cautions ids={['knife']} />
       <NextRow><NextLink station="lay" quiet={sheet.printedAt === null} /></NextRow>
@@ -81,9 +87,10 @@ export function SheetStation() {
 
   function answer(): string {
     if (refused) return sentenceFor(refused, units);
-    if (!print || !layout) return 'The sheet follows from the picture and the blank.';
+    if (!print || !pack) return 'The sheet follows from the picture and the blank.';
     if (bar && !bar.good) return 'Print again: this page is not at 100 %.';
     if (sheet.printedAt !== null) return 'The sheet is printed and checked.';
-    return `Print one ${PAPERS[layout.paper].name} page, ${layout.orientation}, ${plan.mirrored ? 'mirrored' : 'not mirrored'}, at 100 %.`;
+    const how = `${pack.orientation}, ${plan.mirrored ? 'mirrored' : 'not mirrored'}, at 100 %`;
+    return many ? `Print ${pack.pages.length} ${pack.paper.name} pages, ${how}.` : `Print one ${pack.paper.name} page, ${how}.`;
   }
 }

@@ -1,6 +1,6 @@
 'use client';
 import { useCallback, useEffect, useRef, useState } from 'react';
-import { useNotice } from '@/features/shell';
+import { useNotice, useStash } from '@/features/shell';
 import { printCurves } from '@/core/plan';
 import { toneTables } from '@/core/raster';
 import { sentenceFor, useUnits } from '@/ui';
@@ -12,6 +12,7 @@ import { fileName, saveFile } from '../save-file';
 /** Makes the sheet's PDF in a worker and hands it to the browser. Stopping leaves nothing behind. */
 export function useMakeSheet(): { progress: number | null; make: () => void; cancel: () => void } {
   const { piece, plan, picture, layers } = useOpenPiece();
+  const { atHand } = useStash();
   const units = useUnits();
   const notice = useNotice();
   const [progress, setProgress] = useState<number | null>(null);
@@ -22,7 +23,7 @@ export function useMakeSheet(): { progress: number | null; make: () => void; can
     if (!plan.sheet?.ok || !plan.print || !picture) return;
     setProgress(0);
     const job = makeSheet({
-      file: picture.file, crop: plan.print.crop, turning: { turns: piece.picture.turns, straightenDeg: piece.picture.straightenDeg }, layout: plan.sheet.value,
+      file: picture.file, crop: plan.print.crop, turning: { turns: piece.picture.turns, straightenDeg: piece.picture.straightenDeg }, pack: plan.sheet.value, truth: atHand.truth,
       tone: toneTables(piece.picture.tone, printCurves(plan, piece.seal.sheen)), fade: piece.picture.tone,
       print: plan.print.rect, picture: plan.print.picture, layers: layers.filter(({ layer }) => layer.mode === 'transfer').map(({ drawn }) => drawn), mirrored: plan.mirrored,
       text: { pieceName: piece.name, unitSystem: units.system, mirrored: plan.mirrored, createdAt: new Date(piece.createdAt) },
@@ -34,7 +35,7 @@ export function useMakeSheet(): { progress: number | null; make: () => void; can
       if (result.ok) saveFile(new Blob([result.value], { type: 'application/pdf' }), fileName(`${piece.name}${plan.mirrored ? ' mirrored' : ' not mirrored'}`, 'pdf'));
       else notice({ text: sentenceFor(result.error, units), tone: 'error' });
     });
-  }, [piece, plan, picture, layers, units, notice]);
+  }, [piece, plan, picture, layers, units, notice, atHand]);
 
   return { progress, make, cancel: () => running.current?.cancel() };
 }

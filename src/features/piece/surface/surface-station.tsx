@@ -49,7 +49,7 @@ export function SurfaceStation() {
 
   return (
     <StationLayout specimen={<LandingDrawing
-      optics={withPicture && plan.print ? stageOptics(piece.seal.sheen) : null} overlay={({ pxPerMm }) => <ShapeHandles pxPerMm={pxPerMm} />}
+      optics={withPicture && plan.print ? stageOptics(piece.seal.sheen) : null} grips overlay={({ pxPerMm }) => <ShapeHandles pxPerMm={pxPerMm} />}
       caption={plan.surface ? `${plan.surface.name.split(':')[0]}${plan.blank ? `, ${units.size(plan.blank.widthMm, plan.blank.heightMm)}${LAID_FLAT[choice.shape.kind] ?? ''}` : ''}${withPicture ? '' : ', before the print'}.` : 'The bare blank.'}
       actions={plan.print && <Button size="small" variant="text" aria-pressed={withPicture} onClick={() => setWithPicture(!withPicture)} data-testid="with-picture">{withPicture ? 'Bare' : 'With the picture'}</Button>}
     />}>
