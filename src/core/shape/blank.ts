@@ -181,3 +181,6 @@ export function coveredAreaMm2(blank: Blank, rect: RectMm): number {
   // Outer rings and holes run in opposite ways, so that their signed areas add up.
   return Math.abs(sum(rings.map(signedAreaMm2)));
 }
+
+/** Whether a blank is cut along the print's own edges alone: no outline needs to be drawn. */
+export const isPlainRectangle = ({ shape }: Blank): boolean => shape.kind === 'rectangle' || shape.kind === 'cylinder';

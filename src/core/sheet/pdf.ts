@@ -2,16 +2,21 @@
  * Writes the sheet as a PDF at exact size: the page box is the paper, one unit is 1/72 in, and viewers are asked not to scale.
  * The picture arrives as it is printed, mirrored or not, as JPEG; marks, bar and words are vectors. The same input gives the same bytes.
  */
-import { PDFDocument, PrintScaling, StandardFonts, concatTransformationMatrix, popGraphicsState, pushGraphicsState, rgb, type PDFFont, type PDFPage } from 'pdf-lib';
+import { PDFDocument, PrintScaling, StandardFonts, clip, concatTransformationMatrix, endPath, popGraphicsState, pushGraphicsState, rectangle, rgb, type PDFFont, type PDFPage } from 'pdf-lib';
 import { formatSize, mmToPoints, type UnitSystem } from '@/core/measure';
+import type { RectMm } from '@/core/shape';
 import { BAR_MM, type Line, type SheetLayout } from './layout';
 import { TRUE_PRINTER, printerScale, type PrinterTruth } from './printer';
+
+export interface SheetOutline { path: string; folds: readonly Line[]; print: RectMm }
 
 export interface SheetText {
   pieceName: string;
   unitSystem: UnitSystem;
   /** False where it is traced: then it is printed the right way round, and says so. */
   mirrored: boolean;
+  /** Where to cut and to fold a blank that is no plain rectangle: path data in mm on its face, and the whole print's place there; null where the corner marks say it all. */
+  outline: SheetOutline | null;
   /** Written into the file, so that it is the same whenever it is made. */
   createdAt: Date;
 }
@@ -19,6 +24,11 @@ export interface SheetText {
 const INK = rgb(0.118, 0.129, 0.149);
 const HAIRLINE_PT = 0.4;
 const JOIN_PT = 1.1;
+const CUT_PT = 0.5;
+/** A cut line on the print's rim is drawn whole. */
+const CUT_BLEED_MM = 0.3;
+/** Seen on light and dark pictures alike. */
+const CUT = rgb(0.83, 0.1, 0.42);
 const BAR_PT = 0.9;
 const BAR_TICK_MM = 1.6;
 /** Reads backwards on the mirrored sheet, true from the back and on the piece. */
@@ -45,12 +55,25 @@ export async function writeSheetPdf(pages: readonly SheetPage[], text: SheetText
       x: mmToPoints(xMm), y: mmToPoints(layout.page.heightMm - yMm - heightMm), width: mmToPoints(widthMm), height: mmToPoints(heightMm),
     });
     for (const line of [...layout.trimCorners, ...layout.centreMarks]) drawLine(page, layout, line, HAIRLINE_PT);
+    if (text.outline) drawOutline(page, layout, text.outline, text.mirrored);
     for (const line of layout.joinMarks) drawLine(page, layout, line, JOIN_PT);
     drawBar(page, layout);
     drawWords(page, layout, text, fonts, pages, truth);
     page.pushOperators(popGraphicsState());
   }
   return document.save({ useObjectStreams: false });
+}
+
+/** The cut line of the blank and its folds over the tile, as they are printed; what lies outside the tile is cut off. */
+function drawOutline(page: PDFPage, { print, page: { heightMm }, tile }: SheetLayout, { path, folds, print: whole }: SheetOutline, mirrored: boolean): void {
+  const box = { x: mmToPoints(print.xMm - CUT_BLEED_MM), y: mmToPoints(heightMm - print.yMm - print.heightMm - CUT_BLEED_MM), width: mmToPoints(print.widthMm + 2 * CUT_BLEED_MM), height: mmToPoints(print.heightMm + 2 * CUT_BLEED_MM) };
+  // From the face's millimetres to the page: the print's window, turned over where it is mirrored.
+  const left = print.xMm - tile.window.xMm + (mirrored ? whole.xMm + whole.widthMm : -whole.xMm);
+  const top = heightMm - (print.yMm - tile.window.yMm - whole.yMm);
+  page.pushOperators(pushGraphicsState(), rectangle(box.x, box.y, box.width, box.height), clip(), endPath(), concatTransformationMatrix(mirrored ? -1 : 1, 0, 0, 1, mmToPoints(left), mmToPoints(top)));
+  page.drawSvgPath(path, { x: 0, y: 0, scale: mmToPoints(1), borderColor: CUT, borderWidth: CUT_PT / mmToPoints(1) });
+  for (const { x1, y1, x2, y2 } of folds) page.drawLine({ start: { x: mmToPoints(x1), y: -mmToPoints(y1) }, end: { x: mmToPoints(x2), y: -mmToPoints(y2) }, thickness: CUT_PT, color: CUT, dashArray: [4, 4] });
+  page.pushOperators(popGraphicsState());
 }
 
 /** Draws the page larger or smaller about its middle. A landscape page is fed upright, so its width runs along the feed. */
@@ -99,12 +122,15 @@ function drawWords(page: PDFPage, layout: SheetLayout, text: SheetText, { plain,
   };
   write(`This bar measures ${BAR_MM} mm (3.94 in). If not: print again at 100 %, no scaling.`, 1, 6.4, plain, 6);
   const wordsStart = BAR_MM + 5;
-  const mirrorWidthMm = (bold.widthOfTextAtSize(MIRROR_WORDS, 10) * 25.4) / 72;
+  // On a narrow paper the words are smaller rather than cut off.
+  const spareMm = (strip.vertical ? strip.rect.heightMm : strip.rect.widthMm) - wordsStart - 1;
+  const points = Math.min(10, Math.max(3, (10 * spareMm * 72) / (25.4 * bold.widthOfTextAtSize(MIRROR_WORDS, 10))));
+  const mirrorWidthMm = (bold.widthOfTextAtSize(MIRROR_WORDS, points) * 25.4) / 72;
   if (text.mirrored) {
-    write(MIRROR_WORDS, wordsStart + mirrorWidthMm, 6.9, bold, 10, true);
-    write('Mirrored sheet: the words above read backwards here.', wordsStart, 9.6, plain, 5.5);
+    write(MIRROR_WORDS, wordsStart + mirrorWidthMm, 6.9, bold, points, true);
+    write(shortened('Mirrored sheet: the words above read backwards here.', plain, 5.5, spareMm), wordsStart, 9.6, plain, 5.5);
   } else {
-    write(UNMIRRORED_WORDS, wordsStart, 6.9, bold, 10);
+    write(UNMIRRORED_WORDS, wordsStart, 6.9, bold, points);
     write('Right way round: it is not laid face down.', wordsStart, 9.6, plain, 5.5);
   }
   const facts = [name, `print ${size}`, paper.name, ...(pages.length > 1 ? [`page ${tile.index + 1} of ${pages.length}`] : []), ...corrected(truth)];

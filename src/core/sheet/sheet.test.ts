@@ -6,6 +6,7 @@ import fc from 'fast-check';
 import sharp from 'sharp';
 import { writeCalibrationPdf } from './calibration';
 import { PAPER_IDS, TRUE_PRINTER, barVerdict, layoutPack, pagesThatHold, paperOf, printerScale, type Line, type Orientation, type PaperId } from './index';
+import { resolveBlank } from '@/core/shape';
 import { writeSheetPdf, type SheetPage } from './pdf';
 
 const OWN = { widthMm: 330, heightMm: 480 };
@@ -115,7 +116,7 @@ describe('the PDF, read by poppler', () => {
     // As the worker hands it over: already mirrored, so the picture's left half, red, lies on the right.
     const half = await sharp({ create: { width: 300, height: 400, channels: 3, background: BLUE } }).png().toBuffer();
     const jpeg = await sharp({ create: { width: 600, height: 400, channels: 3, background: RED } }).composite([{ input: half, left: 0, top: 0 }]).jpeg({ quality: 95 }).toBuffer();
-    const pdf = await writeSheetPdf([{ layout, jpeg }], { pieceName: name, unitSystem: 'metric', mirrored: true, createdAt: new Date(0) });
+    const pdf = await writeSheetPdf([{ layout, jpeg }], { pieceName: name, unitSystem: 'metric', mirrored: true, outline: null, createdAt: new Date(0) });
     const file = join(folder, `${widthMm}-${paper}.pdf`);
     writeFileSync(file, pdf);
     return { layout, file, pdf };
@@ -161,9 +162,31 @@ describe('the PDF, read by poppler', () => {
     return { data, width: info.width, height: info.height };
   }
 
+  it('draws the cut line of a round blank where it is, mirrored with the print', async () => {
+    // A disc of 120 mm, its print 10 mm wider on the left than on the right.
+    const blank = resolveBlank({ kind: 'round' }, { widthMm: 120, heightMm: 120 });
+    if (!blank.ok) throw new Error(blank.error.code);
+    const print = { xMm: 20, yMm: 0, widthMm: 100, heightMm: 120 };
+    const layout = onePage(print, 'a4');
+    const white = await sharp({ create: { width: 100, height: 120, channels: 3, background: '#fff' } }).jpeg().toBuffer();
+    const file = join(folder, 'disc.pdf');
+    writeFileSync(file, await writeSheetPdf([{ layout, jpeg: white }], { pieceName: 'Disc', unitSystem: 'metric', mirrored: true, outline: { path: blank.value.path, folds: [], print }, createdAt: new Date(0) }));
+    const page = await drawn(file, 1);
+    const red = (xMm: number, yMm: number) => { const at = (Math.floor((yMm / 25.4) * RASTER_PPI) * page.width + Math.floor((xMm / 25.4) * RASTER_PPI)) * 3; return page.data[at] - page.data[at + 1] > 60; };
+    // Along the disc's middle: its right rim lies on the print's left edge as printed, its left rim is cut off by the print.
+    const middle = layout.print.yMm + 60;
+    const found = Array.from({ length: 2100 }, (_, i) => i / 10).filter((mm) => red(mm, middle));
+    expect(Math.abs(Math.min(...found) - layout.print.xMm)).toBeLessThan(0.25);
+    // Off the middle the chord is shorter by the circle's own measure.
+    const off = layout.print.yMm + 60 - 48;
+    const chord = Array.from({ length: 2100 }, (_, i) => i / 10).filter((mm) => red(mm, off));
+    expect(Math.abs(Math.min(...chord) - (layout.print.xMm + 60 - 36))).toBeLessThan(0.35);
+    expect(Math.abs(Math.max(...chord) - (layout.print.xMm + 60 + 36))).toBeLessThan(0.35);
+  });
+
   it.each([['plain', TRUE_PRINTER], ['on a printer 1.2 % short across and 0.4 % long along', { acrossMm: 98.8, alongMm: 100.4, marginMm: null }]] as const)('tiles, cut at their marks and put together again, are the print: %s', async (_, truth) => {
-    const print = { widthMm: 480, heightMm: 330 };
-    const made = pack(print, 'letter');
+    const print = { widthMm: 380, heightMm: 230 };
+    const made = layoutPack(print, { paper: paperOf('custom', { widthMm: 210, heightMm: 150 }), orientation: 'portrait', overlapMm: 10, marginMm: 5 });
     if (!made.ok) throw new Error(made.error.code);
     const { printPx, pages: layouts } = made.value;
     expect(layouts.length).toBeGreaterThan(2);
@@ -177,7 +200,7 @@ describe('the PDF, read by poppler', () => {
       return { layout, jpeg: await sharp(pixels, { raw: { width: widthPx, height: heightPx, channels: 3 } }).jpeg({ quality: 95 }).toBuffer() };
     }));
     const file = join(folder, `tiles-${truth.acrossMm}.pdf`);
-    writeFileSync(file, await writeSheetPdf(pages, { pieceName: 'Route map', unitSystem: 'metric', mirrored: true, createdAt: new Date(0) }, truth));
+    writeFileSync(file, await writeSheetPdf(pages, { pieceName: 'Route map', unitSystem: 'metric', mirrored: true, outline: null, createdAt: new Date(0) }, truth));
     expect(execFileSync('pdfinfo', [file], { encoding: 'utf8' })).toMatch(new RegExp(`Pages:\\s+${layouts.length}`));
     const words = execFileSync('pdftotext', ['-layout', file, '-'], { encoding: 'utf8' });
     expect(words).toContain(`page 1 of ${layouts.length}`);

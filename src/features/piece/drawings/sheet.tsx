@@ -4,6 +4,7 @@ import { ChevronLeft, ChevronRight } from 'lucide-react';
 import { useId, useMemo, useState } from 'react';
 import { stageOptics } from '@/core/render';
 import { BAR_MM, pageSize, paperOf, type Line, type SheetLayout } from '@/core/sheet';
+import { isPlainRectangle } from '@/core/shape';
 import { LookInSvg, printOrder } from '@/features/look';
 import { Specimen, useUnits } from '@/ui';
 import { useOpenPiece } from '../piece-context';
@@ -57,6 +58,7 @@ export function SheetDrawing() {
 /** The tile's window of the whole print. */
 function TileLook({ layout, pxPerMm }: { layout: SheetLayout; pxPerMm: number }) {
   const { plan } = useOpenPiece();
+  const { blank, print } = plan;
   const id = useId();
   const { window } = layout.tile;
   const [xMm, yMm] = [layout.print.xMm - window.xMm, layout.print.yMm - window.yMm];
@@ -64,8 +66,14 @@ function TileLook({ layout, pxPerMm }: { layout: SheetLayout; pxPerMm: number })
     <>
       <clipPath id={`${id}-tile`}><rect {...rectOf(layout.print)} /></clipPath>
       <g clipPath={`url(#${id}-tile)`}>
-        <g transform={plan.mirrored ? `translate(${2 * xMm + (plan.print?.rect.widthMm ?? 0)} 0) scale(-1 1)` : undefined} data-testid={plan.mirrored ? 'picture-mirrored' : 'picture-unmirrored'}>
+        <g transform={plan.mirrored ? `translate(${2 * xMm + (print?.rect.widthMm ?? 0)} 0) scale(-1 1)` : undefined} data-testid={plan.mirrored ? 'picture-mirrored' : 'picture-unmirrored'}>
           <PrintLook xMm={xMm} yMm={yMm} pxPerMm={pxPerMm} />
+          {blank && print && !isPlainRectangle(blank) && (
+            <g transform={`translate(${xMm - print.rect.xMm} ${yMm - print.rect.yMm})`} stroke="#D41A6B" strokeWidth={1.2} fill="none">
+              <path d={blank.path} vectorEffect="non-scaling-stroke" />
+              {blank.folds.map((fold, at) => <line key={at} {...fold} strokeDasharray="5 5" vectorEffect="non-scaling-stroke" />)}
+            </g>
+          )}
         </g>
       </g>
     </>

@@ -3,6 +3,7 @@ import { useCallback, useEffect, useRef, useState } from 'react';
 import { useNotice, useStash } from '@/features/shell';
 import { printCurves } from '@/core/plan';
 import { toneTables } from '@/core/raster';
+import { isPlainRectangle } from '@/core/shape';
 import { sentenceFor, useUnits } from '@/ui';
 import { makeSheet } from '@/workers/sheet/client';
 import type { Running } from '@/workers/running';
@@ -26,7 +27,8 @@ export function useMakeSheet(): { progress: number | null; make: () => void; can
       file: picture.file, crop: plan.print.crop, turning: { turns: piece.picture.turns, straightenDeg: piece.picture.straightenDeg }, pack: plan.sheet.value, truth: atHand.truth,
       tone: toneTables(piece.picture.tone, printCurves(plan, piece.seal.sheen)), fade: piece.picture.tone,
       print: plan.print.rect, picture: plan.print.picture, layers: layers.filter(({ layer }) => layer.mode === 'transfer').map(({ drawn }) => drawn), mirrored: plan.mirrored,
-      text: { pieceName: piece.name, unitSystem: units.system, mirrored: plan.mirrored, createdAt: new Date(piece.createdAt) },
+      text: { pieceName: piece.name, unitSystem: units.system, mirrored: plan.mirrored,
+        outline: plan.blank && !isPlainRectangle(plan.blank) ? { path: plan.blank.path, folds: plan.blank.folds, print: plan.print.rect } : null, createdAt: new Date(piece.createdAt) },
     }, setProgress);
     running.current = job;
     void job.done.then((result) => {
