@@ -20,12 +20,16 @@ const VIEWS = [
   { name: 'try-on', path: '/piece/demo-viaduct/method', size: DESK, press: ['[data-testid="try-on-view"]'], settle: 6000 },
   { name: 'method', path: '/piece/demo-viaduct/method', size: DESK },
   { name: 'sheet', path: '/piece/demo-departures-board/sheet', size: DESK },
+  { name: 'tiles', path: '/piece/demo-route-map/sheet', size: DESK, press: ['[data-testid="next-page"]'] },
+  { name: 'method-phone', path: '/piece/demo-viaduct/method', size: HAND, full: true, extra: true },
+  { name: 'picture-phone', path: '/piece/demo-route-map/picture', size: HAND, full: true, extra: true },
+  { name: 'picture-dark', path: '/piece/demo-viaduct/picture', size: DESK, dark: true, extra: true },
   { name: 'lay', path: '/piece/demo-viaduct/lay', size: DESK },
   { name: 'lay-phone', path: '/piece/demo-viaduct/lay', size: HAND },
   { name: 'cure', path: '/piece/demo-departures-board/cure', size: DESK },
   { name: 'cure-phone', path: '/piece/demo-departures-board/cure', size: HAND, full: true },
   { name: 'rub', path: '/piece/demo-departures-board/rub', size: DESK },
-  { name: 'mend', path: '/piece/demo-fern-marker/mend', size: DESK },
+  { name: 'mend', path: '/piece/demo-fern-marker/mend', size: DESK, extra: true },
   { name: 'seal', path: '/piece/demo-fern-marker/seal', size: DESK },
   { name: 'keep', path: '/piece/demo-fern-marker/keep', size: DESK },
   { name: 'cure-dark', path: '/piece/demo-departures-board/cure', size: DESK, dark: true },
@@ -38,7 +42,7 @@ process.on('exit', () => server.kill());
 await new Promise((resolve) => server.stdout.on('data', (chunk) => String(chunk).includes('Ready') && resolve()));
 const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'] });
 try {
-  for (const view of VIEWS.filter(({ name }) => names.length === 0 || names.includes(name))) {
+  for (const view of VIEWS.filter(({ name, extra }) => (names.length === 0 ? !extra : names.includes(name)))) {
     const context = await browser.newContext({ viewport: view.size, locale: 'en-GB', colorScheme: view.dark ? 'dark' : 'light', reducedMotion: 'reduce' });
     const page = await context.newPage();
     page.on('pageerror', (error) => console.error(`${view.name}: ${error.message}`));
