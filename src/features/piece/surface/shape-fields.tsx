@@ -152,7 +152,7 @@ export function GrainFields({ proposedDeg }: { proposedDeg: number | null }) {
       <FigureField label="Grain turned by" value={grain.angleDeg} unit="°" min={-180} max={180} decimals={0} onCommit={(angleDeg) => set({ angleDeg: angleDeg ?? 0 }, 'turn of the grain')} hint="0 runs across, 90 up and down" testId="grain-angle" />
       <div>{proposedDeg !== null && Math.abs(proposedDeg - grain.angleDeg) > 5
         ? <Button size="small" variant="outlined" onClick={() => set({ angleDeg: proposedDeg }, 'grain along the picture')} data-testid="grain-proposed">Turn it to the picture’s lines: {proposedDeg}°</Button>
-        : <Note>{proposedDeg === null ? 'The picture’s lines run every way: any direction will do.' : 'The grain follows the picture’s lines.'}</Note>}</div>
+        : <Note>{proposedDeg === null ? 'The picture’s lines run every way, so every direction will do.' : 'The grain follows the picture’s lines.'}</Note>}</div>
       <LengthField small label="Shifted to the right" value={grain.shiftXMm} maxMm={2000} onCommit={(shiftXMm) => shiftXMm !== null && set({ shiftXMm }, 'shift of the grain')} />
       <LengthField small label="Shifted down" value={grain.shiftYMm} maxMm={2000} onCommit={(shiftYMm) => shiftYMm !== null && set({ shiftYMm }, 'shift of the grain')} />
       {wood && <LengthField small label="Rings apart" value={grain.spacingMm} minMm={0.2} maxMm={60} clearable onCommit={(spacingMm) => set({ spacingMm }, 'distance of the rings')} hint="empty: as usual" />}
