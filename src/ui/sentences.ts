@@ -20,6 +20,7 @@ const SENTENCES: Readonly<Record<string, Sentence>> = {
   'picture-too-large': ({ bytes }) => `This file has ${Math.round(figure(bytes) / 1048576)} MB; up to 64 MB can be taken. Save it at a higher compression; nothing was changed.`,
   'picture-too-many-pixels': ({ megapixels }) => `This picture has ${megapixels} megapixels; up to 120 can be taken. Reduce it first; nothing was changed.`,
   'picture-broken': () => 'This picture is damaged or cut short and cannot be read. Copy it again from where it came; nothing was changed.',
+  'copier-out-of-range': ({ percent }) => `That would be ${percent} %: more than two passes of a copier can do. Scan the original and choose it as the picture.`,
   'page-too-small': () => 'This paper, less its margins and the overlap, has no room for a tile. Take a larger paper or a smaller overlap.',
   'too-many-pages': ({ pages, most }) => `This print would take ${pages} pages; up to ${most} can be made. Take a larger paper.`,
   'print-too-large': ({ maxMm }, units) => `The print is larger than ${units.length(figure(maxMm))}. Check the blank’s size.`,

@@ -5,7 +5,7 @@
  */
 import { fail, ok, sum, type Result } from '@/core/shared';
 import { fanAreaMm2, fanBox, fanOf } from './fan';
-import { crossesItself, intersectRings, ovalPathOf, ovalRing, rectRing, ringAreaMm2, ringBox, ringPath, ringsAreaMm2, signedAreaMm2, subtractRings, type PointMm, type Ring } from './polygon';
+import { crossesItself, intersectRings, offsetRings, ovalPathOf, ovalRing, rectRing, ringAreaMm2, ringBox, ringPath, ringsAreaMm2, signedAreaMm2, subtractRings, type PointMm, type Ring } from './polygon';
 import { areaMm2, type RectMm, type SizeMm } from './rectangle';
 
 export interface Opening { kind: 'hole' | 'knob'; xMm: number; yMm: number; diameterMm: number }
@@ -184,3 +184,12 @@ export function coveredAreaMm2(blank: Blank, rect: RectMm): number {
 
 /** Whether a blank is cut along the print's own edges alone: no outline needs to be drawn. */
 export const isPlainRectangle = ({ shape }: Blank): boolean => shape.kind === 'rectangle' || shape.kind === 'cylinder';
+
+/** Where the print lies on the blank's parts, and where a coat goes that reaches past it by some millimetres, as SVG path data. */
+export function coatPaths(blank: Blank, print: RectMm, pastMm: number): { print: string; coat: string } {
+  const parts = blank.parts.map((part) => part.ring);
+  const openings = blank.openings.map(openingRing);
+  const laid = subtractRings(intersectRings(parts, [rectRing(print)]), openings);
+  const coated = subtractRings(intersectRings(pastMm > 0 ? offsetRings(laid, pastMm) : laid, parts), openings);
+  return { print: laid.map(ringPath).join(' '), coat: coated.map(ringPath).join(' ') };
+}

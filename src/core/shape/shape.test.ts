@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { coveredAreaMm2, fanOf, offsetRings, readSvgOutline, resolveBlank, ringAreaMm2, ringBox, ringsAreaMm2, type Blank, type BlankShape } from './index';
+import { coatPaths, coveredAreaMm2, fanOf, offsetRings, readSvgOutline, resolveBlank, ringAreaMm2, ringBox, ringsAreaMm2, type Blank, type BlankShape } from './index';
 
 const made = (shape: BlankShape, widthMm: number, heightMm: number): Blank => {
   const blank = resolveBlank(shape, { widthMm, heightMm });
@@ -66,6 +66,28 @@ describe('the fan of a tapered vessel', () => {
   });
   it('becomes a cylinder where both ends are alike', () => {
     expect(made({ kind: 'vessel', bottomMm: 100, shareOfRound: 1 }, 100, 80).widthMm).toBeCloseTo(Math.PI * 100, 6);
+  });
+});
+
+describe('the coat’s outline', () => {
+  const box = (path: string) => { const figures = path.match(/-?[\d.]+/g)?.map(Number) ?? []; const xs = figures.filter((_, i) => i % 2 === 0); return [Math.min(...xs), Math.max(...xs)]; };
+  it('goes past the print, and never past the blank', () => {
+    const board = made({ kind: 'rectangle' }, 200, 100);
+    const { print, coat } = coatPaths(board, { xMm: 3, yMm: 20, widthMm: 100, heightMm: 60 }, 5);
+    expect(box(print)).toEqual([3, 103]);
+    expect(box(coat)).toEqual([0, 108]);
+  });
+  it('follows a disc', () => {
+    const disc = made({ kind: 'round' }, 100, 100);
+    const [left, right] = box(coatPaths(disc, { xMm: -10, yMm: -10, widthMm: 200, heightMm: 200 }, 5).coat);
+    expect(left).toBeCloseTo(0, 2);
+    expect(right).toBeCloseTo(100, 2);
+  });
+  it('leaves slats’ gaps and holes out', () => {
+    const slats = made({ kind: 'slats', count: 3, gapMm: 10, run: 'vertical' }, 110, 80);
+    expect(coatPaths(slats, { xMm: 0, yMm: 0, widthMm: 110, heightMm: 80 }, 5).coat.match(/M/g)).toHaveLength(3);
+    const panel = made({ kind: 'panel', openings: [{ kind: 'hole', xMm: 50, yMm: 40, diameterMm: 20 }] }, 110, 80);
+    expect(coatPaths(panel, { xMm: 0, yMm: 0, widthMm: 110, heightMm: 80 }, 5).coat.match(/M/g)).toHaveLength(2);
   });
 });
 

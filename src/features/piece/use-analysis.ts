@@ -3,17 +3,27 @@ import { useEffect, useMemo, useRef, useState } from 'react';
 import type { Analysis } from '@/core/picture';
 import { findingsFor, printCurves, type Finding } from '@/core/plan';
 import { isPlain, toneTables } from '@/core/raster';
+import type { Failure } from '@/core/shared';
 import { openAnalyser, type Analyser } from '@/workers/analysis/client';
 import { useOpenPiece } from './piece-context';
 
-export interface PictureFindings { analysis: Analysis | null; findings: readonly Finding[]; /** Share read, 0–1; null when it is done. */ progress: number | null }
+export interface PictureFindings {
+  analysis: Analysis | null;
+  findings: readonly Finding[];
+  /** What is shown is not yet of the picture as it is now. */
+  busy: boolean;
+  /** Share read, 0–1. */
+  progress: number;
+  failure: Failure | null;
+}
 
 /** What the full picture's pixels say of this piece, worked out anew whenever picture, crop, turning or tone change. */
 export function useFindings(): PictureFindings {
   const { piece, plan, picture } = useOpenPiece();
   const analyser = useRef<Analyser | null>(null);
   const [found, setFound] = useState<{ key: string; analysis: Analysis } | null>(null);
-  const [progress, setProgress] = useState<number | null>(null);
+  const [failed, setFailed] = useState<{ key: string; error: Failure } | null>(null);
+  const [progress, setProgress] = useState(0);
   useEffect(() => () => { analyser.current?.close(); analyser.current = null; }, []);
 
   const { turns, straightenDeg, tone } = piece.picture;
@@ -27,8 +37,9 @@ export function useFindings(): PictureFindings {
     const order = { pictureId: picture.id, file: picture.file, turning: { turns, straightenDeg }, crop, tone: isPlain(tables) ? null : tables };
     void analyser.current.analyse(order, (share) => { if (current) setProgress(share); }).then((result) => {
       if (!current) return;
-      setProgress(null);
+      setProgress(0);
       if (result.ok) setFound({ key, analysis: result.value });
+      else setFailed({ key, error: result.error });
     });
     return () => { current = false; };
     // The key holds all that the order is made of.
@@ -37,5 +48,6 @@ export function useFindings(): PictureFindings {
 
   const analysis = found && picture ? found.analysis : null;
   const findings = useMemo(() => (analysis ? findingsFor(piece, plan, analysis) : []), [analysis, piece, plan]);
-  return { analysis, findings, progress: found?.key === key ? null : progress };
+  const failure = failed !== null && failed.key === key ? failed.error : null;
+  return { analysis, findings, failure, busy: key !== null && found?.key !== key && failure === null, progress };
 }

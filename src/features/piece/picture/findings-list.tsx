@@ -2,7 +2,7 @@
 import { Button } from '@mui/material';
 import { CircleAlert, CircleCheck, Eye, Search } from 'lucide-react';
 import type { Finding, FindingId } from '@/core/plan';
-import { Note, Part } from '@/ui';
+import { Note, Part, sentenceFor, useUnits } from '@/ui';
 import { useOpenPiece } from '../piece-context';
 import type { PictureFindings } from '../use-analysis';
 import css from './picture.module.css';
@@ -15,11 +15,13 @@ const PLACED: readonly FindingId[] = ['show-through', 'dark', 'faint', 'overlook
 /** What the pixels say, the worst first, each with what can be done about it at one press. */
 export function FindingsList({ found, shownId, onShow }: { found: PictureFindings; shownId: FindingId | null; onShow: (id: FindingId | null) => void }) {
   const { changeAll } = useOpenPiece();
-  const { findings, progress, analysis } = found;
+  const units = useUnits();
+  const { findings, progress, busy, failure, analysis } = found;
   return (
     <Part title="What the pixels say">
-      {!analysis && <Note>{progress === null ? 'Reading the whole picture …' : `Reading the whole picture: ${Math.round(progress * 100)} %`}</Note>}
-      <ul className={css.findings} data-testid="findings" aria-busy={progress !== null}>
+      {!analysis && busy && <Note>{progress === 0 ? 'Reading the whole picture …' : `Reading the whole picture: ${Math.round(progress * 100)} %`}</Note>}
+      {failure && <Note>{sentenceFor(failure, units)}</Note>}
+      <ul className={css.findings} data-testid="findings" aria-busy={busy}>
         {findings.map((finding) => <FindingRow key={finding.id} finding={finding} shown={finding.id === shownId} onShow={() => onShow(finding.id === shownId ? null : finding.id)} onPress={(patch, label) => changeAll(patch, label.toLowerCase())} />)}
       </ul>
     </Part>

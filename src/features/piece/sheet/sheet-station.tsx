@@ -13,6 +13,7 @@ import { NextLink } from '../next-link';
 import { VERDICT_WORDS } from '../picture/verdict-words';
 import { useOpenPiece } from '../piece-context';
 import { StationLayout } from '../station-layout';
+import { CopierPart } from './copier-part';
 import { PrinterPart } from './printer-part';
 import { useMakeSheet } from './use-make-sheet';
 
@@ -79,6 +80,7 @@ export function SheetStation() {
           <Note>Trim along the corner marks, inside the edge so that no white rim is left. At hand: {TOOLS.sheet.join(', ')}.</Note>
         </Part>
       )}
+      {print && plan.mirrored && <CopierPart printMm={print.picture.widthMm} />}
       <PrinterPart paper={paperOf(sheet.paper, sheet.custom)} />
       <MissingList station="sheet" />
       <Cautions ids={['knife']} />
