@@ -42,12 +42,15 @@ describe('the print on the blank', () => {
     expect(wide.missing('sheet')).toContain('margins-too-wide@sheet');
     expect(wide.states.surface).toBe('doubtful');
   });
-  it('doubts a soft picture and a print that fits no page', () => {
+  it('doubts a soft picture and a print that no pages hold, and tiles a large one', () => {
     expect(at(readyPiece(), NOW, { ...PICTURE, widthPx: 400, heightPx: 300 }).states.picture).toBe('doubtful');
     const large = at(with_(readyPiece(), 'surface', { widthMm: 600, heightMm: 400 }));
-    expect(large.states.sheet).toBe('doubtful');
-    expect(large.next.code).toBe('prepare-surface');
-    expect(large.missing('sheet')).toEqual(['print-fits-no-page@sheet']);
+    expect(large.states.sheet).toBe('ready');
+    expect(large.plan.sheet).toMatchObject({ ok: true, value: { columns: 3, rows: 2 } });
+    expect(large.missing('sheet')).toEqual([]);
+    const huge = at(with_(readyPiece(), 'surface', { widthMm: 2900, heightMm: 2900 }));
+    expect(huge.states.sheet).toBe('doubtful');
+    expect(huge.missing('sheet')).toEqual(['print-fits-no-page@sheet']);
   });
 });
 

@@ -14,7 +14,7 @@ const WORDS: Readonly<Record<MissingCode, string>> = {
   'margins-too-wide': 'margins that leave room for the print',
   method: 'a method',
   'method-refused': 'a method that can work: the chosen one is refused',
-  'print-fits-no-page': 'a print that fits on one page',
+  'print-fits-no-page': 'a print that these pages can hold',
   'not-laid': 'the moment the print was laid',
   'not-rubbed': 'a first pass of rubbing',
   sealer: 'a sealer that suits this use and sheen',
