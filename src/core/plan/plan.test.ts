@@ -46,7 +46,7 @@ describe('the print on the blank', () => {
     expect(at(readyPiece(), NOW, { ...PICTURE, widthPx: 400, heightPx: 300 }).states.picture).toBe('doubtful');
     const large = at(with_(readyPiece(), 'surface', { widthMm: 600, heightMm: 400 }));
     expect(large.states.sheet).toBe('ready');
-    expect(large.plan.sheet).toMatchObject({ ok: true, value: { columns: 3, rows: 2 } });
+    expect(large.plan.sheet).toMatchObject({ ok: true, value: { columns: 4, rows: 2 } });
     expect(large.missing('sheet')).toEqual([]);
     const huge = at(with_(readyPiece(), 'surface', { widthMm: 2900, heightMm: 2900 }));
     expect(huge.states.sheet).toBe('doubtful');
