@@ -35,6 +35,7 @@ async function sheetPdf(page: Page, path: string): Promise<Buffer> {
 test('a bundle carries the piece, its figures and its PDF into an empty browser; a bad one changes nothing', async ({ page, browser, baseURL }, info) => {
   await readyPiece(page, 'Ticket window');
   await openStation(page, 'Lay');
+  await expect(answer(page)).toHaveText(/^Pour/);
   const pour = await answer(page).textContent();
   const pdf = await sheetPdf(page, info.outputPath('before.pdf'));
   const bundle = await savedTo(await saveFromMenu(page, /bundle/), info.outputPath('ticket-window.fobbet.zip'));

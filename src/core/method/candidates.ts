@@ -89,7 +89,7 @@ function costReasons(binder: BinderRecord, { surface, areaMm2, atHand }: MethodC
 
 function traced(_: BinderRecord, { lettering }: MethodContext, school: SchoolRecord): Reason[] {
   if (school.id !== 'G') return [];
-  return lettering ? [{ points: -8, text: 'Good for lettering and outlines; not for photos.' }] : [{ points: -30, text: 'Only outlines can be traced: a photo can’t.' }];
+  return lettering ? [{ points: -16, text: 'Good for lettering and outlines; not for the rest of a picture.' }] : [{ points: -30, text: 'Only outlines can be traced: a photo can’t.' }];
 }
 
 function whites({ base }: BinderRecord, { whites: wanted, groundLightness }: MethodContext): Reason[] {

@@ -3,7 +3,7 @@ import { Button, LinearProgress } from '@mui/material';
 import { format } from 'date-fns';
 import { FileDown } from 'lucide-react';
 import { BAR_MM, PAPER_IDS, barVerdict, pagesThatHold, paperOf, type Orientation } from '@/core/sheet';
-import { isPlainRectangle, type MarginsMm } from '@/core/shape';
+import { areaMm2, isPlainRectangle, type MarginsMm } from '@/core/shape';
 import { TOOLS } from '@/core/craft';
 import { stageOptics } from '@/core/render';
 import { Answer, Because, Cautions, ChoiceField, Fields, LengthField, NextRow, Note, Part, SelectField, Wide, sentenceFor, useClock, useUnits, type ReasonLine } from '@/ui';
@@ -47,7 +47,7 @@ export function SheetStation() {
   return (
     <StationLayout specimen={<LandingDrawing optics={stageOptics(piece.seal.sheen)} caption="As it lands: the right way round on the blank." />}>
       <Answer stop={refused !== null || bar?.good === false}>{answer()}</Answer>
-      {plan.blank?.shape.kind === 'vessel' && <Note>The red line is the vessel’s fan. The picture lies in it unbent: a print bent to the fan is not made yet, so keep it well inside.</Note>}
+      {plan.blank?.shape.kind === 'vessel' && <Note>On a tapered vessel this print lies unbent: one bent to the vessel’s fan is not made yet. Keep it small against the vessel; straight lines will bow a little.</Note>}
       {holding.length > 0 && <Note>One page would hold it: {holding.map((page) => `${page.paper.name} ${page.orientation}`).join(' or ')}.</Note>}
       {pack && (
         <NextRow>
@@ -75,7 +75,7 @@ export function SheetStation() {
               : <Note>Printed {format(sheet.printedAt, 'd MMM HH:mm')}. <button type="button" className="plain" onClick={() => change('sheet', { printedAt: null, barMeasuredMm: null }, 'not printed')}>Print again</button></Note>}</div>
             {bar && <Wide><Note>{bar.good ? 'The printer is true to size.' : `The printer makes everything ${bar.scalePercent.toFixed(1)} % of its size: this print is ${units.length(Math.abs(bar.printErrorMm))} too ${bar.printErrorMm < 0 ? 'short' : 'long'}. Print again at 100 %, with “fit to page” off.`}</Note></Wide>}
           </Fields>
-          {plan.blank && !isPlainRectangle(plan.blank) && <Note>The thin red line is the blank’s own outline: cut there, with its openings; fold at the dashes.</Note>}
+          {plan.blank && print && !isPlainRectangle(plan.blank) && areaMm2(print.rect) - print.areaMm2 > 1 && <Note>The thin red line is the blank’s own outline: cut there, with its openings; fold at the dashes.</Note>}
           {many && <Note>Lay the pages in reading order. Trim a page’s left and top edge where it has a neighbour there, and glue it over the thick marks of the page before; each page says so, and shows its place.</Note>}
           <Note>Trim along the corner marks, inside the edge so that no white rim is left. At hand: {TOOLS.sheet.join(', ')}.</Note>
         </Part>
