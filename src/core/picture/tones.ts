@@ -4,12 +4,11 @@
  * toner lies so thick that a trace of paper left on it shows as haze. Thresholds from bench practice.
  */
 import { clamp } from '@/core/shared';
+import { DARK_LIGHTNESS, PALE_LIGHTNESS } from './analysis';
 import { lightnessFromLuminance, linearLight } from './colour';
 
 export interface ToneShares { paleShare: number; darkShare: number; meanLightness: number }
 
-const PALE_LIGHTNESS = 92;
-const DARK_LIGHTNESS = 25;
 const LINEAR = Float32Array.from({ length: 256 }, (_, level) => linearLight(level));
 const LIGHTNESS = Float32Array.from({ length: 1025 }, (_, step) => lightnessFromLuminance(step / 1024));
 

@@ -3,7 +3,7 @@
  * computed so that the finding goes, or goes as far as it can; after it the finding is worked out anew and says what remains. Thresholds from bench practice.
  */
 import { BASE_COATS } from '@/core/craft';
-import { LEAST_COHERENCE, ghostlyRegions, histogramBehind, labOf, lightRegions, tonalShares, type Analysis } from '@/core/picture';
+import { DARK_LIGHTNESS, LEAST_COHERENCE, PALE_LIGHTNESS, ghostlyRegions, histogramBehind, isFaint, labOf, lightRegions, tonalShares, type Analysis } from '@/core/picture';
 import { PLAIN_TONE, toneTables, type Tone } from '@/core/raster';
 import { linearColour } from '@/core/render';
 import { clamp, sum } from '@/core/shared';
@@ -62,7 +62,7 @@ function showThrough(context: Context): Finding | null {
   const { plan, analysis, job } = context;
   const share = analysis.paleShare;
   if (share < PALE_WATCH) return null;
-  const blocks = (of: Analysis) => (block: number) => of.blocks.lightness[block] > 92;
+  const blocks = (of: Analysis) => (block: number) => of.blocks.lightness[block] > PALE_LIGHTNESS;
   if (isOpaque(context)) return { id: 'show-through', weight: 'good', figure: percent(share), text: 'is near white, and stays white: the binder is opaque.', remedies: [], blocks };
   const wanted = job.method.whites === 'surface-shows';
   const bright = plan.surface !== null && groundLightness(plan) > 88;
@@ -83,7 +83,7 @@ function dark({ analysis, job }: Context): Finding | null {
     id: 'dark', weight: share > DARK_ACT ? 'act' : 'watch', figure: percent(share),
     text: most ? 'is still dark after all the lightening there is: haze will linger there. Take another picture, or rub with patience.' : 'is dark: haze lingers there longest, and it hides the grain.',
     remedies: most ? [] : [toneRemedy(job, 'gamma-up', `Lighten the midtones (gamma ${(clamp(job.picture.tone.gamma * gamma, 0.3, 3)).toFixed(2)})`, { gamma: clamp(job.picture.tone.gamma * gamma, 0.3, 3) })],
-    blocks: (of) => (block) => of.blocks.lightness[block] < 25,
+    blocks: (of) => (block) => of.blocks.lightness[block] < DARK_LIGHTNESS,
   };
 }
 
@@ -91,7 +91,7 @@ function faint(context: Context): Finding | null {
   const { analysis, job } = context;
   const share = analysis.faintShare;
   if (share < FAINT_WATCH) return null;
-  const blocks = (of: Analysis) => (block: number) => of.blocks.lightness[block] > 85 && of.blocks.lightness[block] < 99.5 && of.blocks.spread[block] > 0.7;
+  const blocks = (of: Analysis) => (block: number) => isFaint(of.blocks, block);
   if (isOpaque(context)) return { id: 'faint', weight: 'good', figure: percent(share), text: 'holds fine detail in near-white; on white it stays readable.', remedies: [], blocks };
   const lightness = clamp(job.picture.tone.lightness - 15, -100, 100);
   const gamma = clamp(job.picture.tone.gamma * 0.7, 0.3, 3);

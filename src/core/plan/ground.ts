@@ -1,6 +1,6 @@
 import { BASE_COATS, type BinderRecord, type SheenId, type SurfaceRecord } from '@/core/craft';
-import type { LevelCurves } from '@/core/raster';
-import { OPAQUE_WHITE, compensation, linearColour, stageOptics, type Optics, type SurfaceLook } from '@/core/render';
+import { toneTables, type LevelCurves, type Tone, type ToneTables } from '@/core/raster';
+import { OPAQUE_WHITE, compensation, linearColour, stageOptics, type SurfaceLook } from '@/core/render';
 import { encodeLight } from '@/core/picture';
 import type { Job } from './job';
 
@@ -24,12 +24,12 @@ export function groundColourOf({ colour, coat }: SurfaceLook): string {
   return `#${bare.map((light, channel) => Math.round(encodeLight(light + (over[channel] - light) * coat.opacity)).toString(16).padStart(2, '0')).join('')}`;
 }
 
-/** Look of the finished piece: what compensation aims at. */
-export const finalOptics = (sheen: SheenId): Optics => stageOptics(sheen);
-
 /** Level curves that make up for ground and binder; null while they are not known. */
 export function printCurves({ look, binder }: { look: SurfaceLook | null; binder: BinderRecord | null }, sheen: SheenId): LevelCurves | null {
   if (!look || !binder) return null;
   const [red, green, blue] = linearColour(binder.base === 'white' ? OPAQUE_WHITE : groundColourOf(look));
-  return compensation({ red, green, blue }, binder.tonerKept, finalOptics(sheen));
+  return compensation({ red, green, blue }, binder.tonerKept, stageOptics(sheen));
 }
+
+/** The tables a print is toned by: the tone, and the compensation where some is wanted. */
+export const printTables = (tone: Tone, known: Parameters<typeof printCurves>[0], sheen: SheenId): ToneTables => toneTables(tone, tone.compensate > 0 ? printCurves(known, sheen) : null);

@@ -3,7 +3,7 @@ export { dueAt, planPiece, type LayPlan, type PiecePlan, type PrintPlan } from '
 export type { PrepStep } from './preparation';
 export { runStepTime, runSteps, type RunStep } from './run-steps';
 export { findingsFor, type Finding, type FindingId, type Remedy, type RemedyId } from './findings';
-export { finalOptics, groundColourOf, printCurves, surfaceLook } from './ground';
+export { groundColourOf, printCurves, printTables, surfaceLook } from './ground';
 export { missingAt, type Missing, type MissingCode } from './missing';
 export { stationStates, type StationState } from './states';
 export { nextStep, passDryAt, type NextStep, type StepCode } from './next-step';

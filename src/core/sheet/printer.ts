@@ -1,3 +1,5 @@
+import { BAR_MM } from './layout';
+
 /**
  * What a printer really does: the bars of a calibration print, printed at 100 % without correction, as they were measured. Later prints are drawn larger or smaller by the
  * inverse, separately across and along the feed. Valid for the paper and the driver settings of the calibration.
@@ -11,8 +13,6 @@ export interface PrinterTruth {
 }
 
 export const TRUE_PRINTER: PrinterTruth = { acrossMm: null, alongMm: null, marginMm: null };
-
-const BAR_MM = 100;
 
 /** Factors by which a sheet is drawn, across and along the page as it is fed: upright. */
 export const printerScale = ({ acrossMm, alongMm }: PrinterTruth): { across: number; along: number } => ({

@@ -1,6 +1,6 @@
 import type { Job, PiecePlan } from '@/core/plan';
-import { printCurves } from '@/core/plan';
-import { toneTables, type Tone } from '@/core/raster';
+import { printTables } from '@/core/plan';
+import type { Tone } from '@/core/raster';
 import { OPAQUE_WHITE, type Optics } from '@/core/render';
 import type { StoredPicture } from '@/records';
 import type { DrawnLayer } from '@/workers/layers';
@@ -23,7 +23,7 @@ export function landingOrder({ job, plan, picture, layers, tone, optics, pxPerMm
     face: { widthMm: plan.blank.widthMm, heightMm: plan.blank.heightMm }, pxPerMm: bounded(pxPerMm, plan.blank.widthMm, plan.blank.heightMm), look: plan.look,
     print: shown && plan.print ? plan.print.rect : null, picture: shown ? pictureOf(job, plan, picture, layers) : null,
     opaqueWhite: shown && plan.binder?.base === 'white' ? OPAQUE_WHITE : null,
-    fade: tone.fade, fadeMm: tone.fadeMm, tone: toneTables(tone, printCurves(plan, job.seal.sheen)), kept: plan.binder?.tonerKept ?? 1, optics,
+    fade: tone.fade, fadeMm: tone.fadeMm, tone: printTables(tone, plan, job.seal.sheen), kept: plan.binder?.tonerKept ?? 1, optics,
   };
 }
 
@@ -33,7 +33,7 @@ export function printOrder({ job, plan, picture, layers, tone, optics, pxPerMm }
   const { widthMm, heightMm } = plan.print.rect;
   return {
     face: { widthMm, heightMm }, pxPerMm: bounded(pxPerMm, widthMm, heightMm), look: null, print: { xMm: 0, yMm: 0, widthMm, heightMm }, picture: pictureOf(job, plan, picture, layers),
-    opaqueWhite: null, fade: tone.fade, fadeMm: tone.fadeMm, tone: toneTables(tone, printCurves(plan, job.seal.sheen)), kept: 1, optics,
+    opaqueWhite: null, fade: tone.fade, fadeMm: tone.fadeMm, tone: printTables(tone, plan, job.seal.sheen), kept: 1, optics,
   };
 }
 

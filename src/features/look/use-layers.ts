@@ -30,3 +30,6 @@ async function readyLayer(layer: Layer): Promise<ReadyLayer | null> {
   const stored = await database().pictures.get(layer.pictureId);
   return stored ? { layer, drawn: { kind: 'picture', file: stored.file, crop: layer.crop, box: layer.box } } : null;
 }
+
+/** What of the layers is printed: those that are moved with the print. */
+export const movedLayers = (layers: readonly ReadyLayer[]): DrawnLayer[] => layers.filter(({ layer }) => layer.mode === 'transfer').map(({ drawn }) => drawn);

@@ -3,6 +3,7 @@ import { createContext, useContext } from 'react';
 import type { PiecePlan, StationId, StationState } from '@/core/plan';
 import type { Tone } from '@/core/raster';
 import type { ReadyLayer } from '@/features/look';
+import type { DrawnLayer } from '@/workers/layers';
 import type { StoredPicture } from '@/records';
 import type { PieceAccess } from './use-piece';
 
@@ -17,6 +18,8 @@ export interface OpenPiece extends PieceAccess {
   /** Shows a tone without keeping it; null goes back to what is kept. */
   tryTone: (tone: Tone | null) => void;
   layers: readonly ReadyLayer[];
+  /** Those of the layers that are printed with the picture. */
+  moved: readonly DrawnLayer[];
   side: 'landing' | 'printed';
   turnOver: () => void;
   now: number;

@@ -21,7 +21,7 @@ import { PieceHead } from './piece-head';
 import { PieceProvider, useOpenPiece, type OpenPiece } from './piece-context';
 import { StationRun } from './station-run';
 import type { Tone } from '@/core/raster';
-import { useLayers } from '@/features/look';
+import { movedLayers, useLayers } from '@/features/look';
 import { useObjectUrl, useStash, useStoredPicture } from '@/features/shell';
 import { usePiece, type PieceAccess } from './use-piece';
 import css from './piece-page.module.css';
@@ -56,9 +56,10 @@ function Open({ access, station }: { access: PieceAccess; station: StationId }) 
   const { atHand } = useStash();
   const plan = useMemo(() => planPiece(piece, picture ?? null, now, atHand), [piece, picture, now, atHand]);
   const layers = useLayers(piece.picture.layers);
+  const moved = useMemo(() => movedLayers(layers), [layers]);
   const [tried, setTried] = useState<Tone | null>(null);
   const open: OpenPiece = {
-    ...access, plan, side, layers, tone: tried ?? piece.picture.tone, tryTone: setTried, picture: picture ?? null, previewUrl, now, states: stationStates(piece, plan),
+    ...access, plan, side, layers, moved, tone: tried ?? piece.picture.tone, tryTone: setTried, picture: picture ?? null, previewUrl, now, states: stationStates(piece, plan),
     turnOver: () => setTurned({ station, side: side === 'landing' ? 'printed' : 'landing' }),
   };
   const Screen = SCREENS[station];

@@ -1,8 +1,8 @@
 'use client';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import type { Analysis } from '@/core/picture';
-import { findingsFor, printCurves, type Finding } from '@/core/plan';
-import { isPlain, toneTables } from '@/core/raster';
+import { findingsFor, printTables, type Finding } from '@/core/plan';
+import { isPlain } from '@/core/raster';
 import type { Failure } from '@/core/shared';
 import { openAnalyser, type Analyser } from '@/workers/analysis/client';
 import { useOpenPiece } from './piece-context';
@@ -28,7 +28,7 @@ export function useFindings(): PictureFindings {
 
   const { turns, straightenDeg, tone } = piece.picture;
   const crop = plan.print?.crop ?? piece.picture.crop;
-  const tables = useMemo(() => toneTables(tone, tone.compensate > 0 ? printCurves(plan, piece.seal.sheen) : null), [tone, plan, piece.seal.sheen]);
+  const tables = useMemo(() => printTables(tone, plan, piece.seal.sheen), [tone, plan, piece.seal.sheen]);
   const key = picture ? JSON.stringify([picture.id, turns, straightenDeg, crop, [...tables.red], [...tables.green], [...tables.blue], tables.mono]) : null;
   useEffect(() => {
     if (!key || !picture) return;

@@ -61,9 +61,8 @@ function Landed({ optics, overlay, caption, painted = false, actions, grips = fa
 }
 
 function Look({ optics, pxPerMm }: { optics: Optics | null; pxPerMm: number }) {
-  const { plan, piece, picture, layers, tone } = useOpenPiece();
+  const { plan, piece, picture, moved, tone } = useOpenPiece();
   const { look, blank, print, binder } = plan;
-  const moved = useMemo(() => layers.filter(({ layer }) => layer.mode === 'transfer').map(({ drawn }) => drawn), [layers]);
   const scale = Math.round(pxPerMm * 100) / 100;
   // The plan is made anew with every look at the clock: only what the drawing rests on counts.
   const key = JSON.stringify([look, blank?.path, print?.rect, print?.picture, print?.crop, binder?.id, binder?.tonerKept, piece.picture.turns, piece.picture.straightenDeg, piece.seal.sheen, optics, scale]);

@@ -91,9 +91,8 @@ const PAPER_OPTICS = stageOptics('gloss');
 
 /** The print as its pixels are: toned, faded, with the layers that are moved; not yet mirrored. */
 function PrintLook({ xMm, yMm, pxPerMm }: { xMm: number; yMm: number; pxPerMm: number }) {
-  const { plan, piece, picture, layers, tone } = useOpenPiece();
+  const { plan, piece, picture, moved, tone } = useOpenPiece();
   const { print, binder, look } = plan;
-  const moved = useMemo(() => layers.filter(({ layer }) => layer.mode === 'transfer').map(({ drawn }) => drawn), [layers]);
   const key = JSON.stringify([print?.rect, print?.picture, print?.crop, binder?.id, look, piece.seal.sheen, piece.picture.turns, piece.picture.straightenDeg, Math.round(pxPerMm * 100)]);
   const order = useMemo(
     () => printOrder({ job: piece, plan, picture, layers: moved, tone, optics: PAPER_OPTICS, pxPerMm }),

@@ -71,13 +71,12 @@ export function TryOnBoard({ optics, actions }: { optics: Optics; actions: React
 }
 
 function Pair({ pair, optics, pxPerMm, onPick, onRemove }: { pair: TryOn; optics: Optics; pxPerMm: number; onPick: () => void; onRemove: () => void }) {
-  const { piece, picture, now, layers, tone } = useOpenPiece();
+  const { piece, picture, now, moved, tone } = useOpenPiece();
   const { atHand } = useStash();
   const id = useId();
   const same = pair.surface === piece.surface.kind;
   const job = useMemo(() => applyPatch(piece, patchOf(pair, same)), [piece, pair, same]);
   const plan = useMemo(() => planPiece(job, picture, now, atHand), [job, picture, now, atHand]);
-  const moved = useMemo(() => layers.filter(({ layer }) => layer.mode === 'transfer').map(({ drawn }) => drawn), [layers]);
   const key = JSON.stringify([plan.look, plan.blank?.path, plan.print?.rect, plan.print?.crop, plan.binder?.id, optics, Math.round(pxPerMm * 100), piece.seal.sheen]);
   const order = useMemo(
     () => landingOrder({ job, plan, picture, layers: moved, tone, optics, pxPerMm }, true),

@@ -3,8 +3,7 @@ import { useMemo, useState, type ReactNode } from 'react';
 import ReactCrop, { type PercentCrop } from 'react-image-crop';
 import 'react-image-crop/dist/ReactCrop.css';
 import { FULL_CROP, cropToAspect, frameSize, keptFull, type Analysis } from '@/core/picture';
-import { printCurves, type Finding } from '@/core/plan';
-import { toneTables } from '@/core/raster';
+import { printTables, type Finding } from '@/core/plan';
 import { stageOptics } from '@/core/render';
 import { LookCanvas } from '@/features/look';
 import type { LookOrder } from '@/workers/look/protocol';
@@ -24,7 +23,7 @@ export function CropEditor({ aspect, taking, shown, actions }: { aspect: number 
   const [drag, setDrag] = useState<PercentCrop | null>(null);
   const { getRootProps, isDragActive } = useDropFrame(taking);
   const { turns, straightenDeg } = piece.picture;
-  const curves = useMemo(() => toneTables(tone, tone.compensate > 0 ? printCurves(plan, piece.seal.sheen) : null), [tone, plan, piece.seal.sheen]);
+  const curves = useMemo(() => printTables(tone, plan, piece.seal.sheen), [tone, plan, piece.seal.sheen]);
   const order = useMemo((): LookOrder | null => {
     if (!picture) return null;
     const { widthPx, heightPx } = frameSize(picture, { turns, straightenDeg });

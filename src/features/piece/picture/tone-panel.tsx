@@ -2,6 +2,7 @@
 import { Button, Slider } from '@mui/material';
 import { useId, useState } from 'react';
 import { PLAIN_TONE, type FadeForm, type Tone } from '@/core/raster';
+import { equalData } from '@/core/shared';
 import { ChoiceField, LengthField, Part } from '@/ui';
 import { useOpenPiece } from '../piece-context';
 import css from './picture.module.css';
@@ -21,7 +22,7 @@ const GREY = { red: 0.3, green: 0.59, blue: 0.11 };
 /** Sliders that answer at once on the specimen, and are kept when they are let go. */
 export function TonePanel({ onTouch }: { onTouch: () => void }) {
   const { piece, tone, tryTone, change } = useOpenPiece();
-  const plain = JSON.stringify(piece.picture.tone) === JSON.stringify(PLAIN_TONE);
+  const plain = equalData(piece.picture.tone, PLAIN_TONE);
   const set = (patch: Partial<Tone>, label: string) => { tryTone(null); change('picture', { tone: { ...piece.picture.tone, ...patch } }, label); };
   const move = (patch: Partial<Tone>) => { onTouch(); tryTone({ ...tone, ...patch }); };
   return (

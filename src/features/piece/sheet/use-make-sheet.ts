@@ -1,8 +1,7 @@
 'use client';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { useNotice, useStash } from '@/features/shell';
-import { printCurves } from '@/core/plan';
-import { toneTables } from '@/core/raster';
+import { printTables } from '@/core/plan';
 import { isPlainRectangle } from '@/core/shape';
 import { sentenceFor, useUnits } from '@/ui';
 import { makeSheet } from '@/workers/sheet/client';
@@ -12,7 +11,7 @@ import { fileName, saveFile } from '../save-file';
 
 /** Makes the sheet's PDF in a worker and hands it to the browser. Stopping leaves nothing behind. */
 export function useMakeSheet(): { progress: number | null; make: () => void; cancel: () => void } {
-  const { piece, plan, picture, layers } = useOpenPiece();
+  const { piece, plan, picture, moved } = useOpenPiece();
   const { atHand } = useStash();
   const units = useUnits();
   const notice = useNotice();
@@ -25,8 +24,8 @@ export function useMakeSheet(): { progress: number | null; make: () => void; can
     setProgress(0);
     const job = makeSheet({
       file: picture.file, crop: plan.print.crop, turning: { turns: piece.picture.turns, straightenDeg: piece.picture.straightenDeg }, pack: plan.sheet.value, truth: atHand.truth,
-      tone: toneTables(piece.picture.tone, printCurves(plan, piece.seal.sheen)), fade: piece.picture.tone,
-      print: plan.print.rect, picture: plan.print.picture, layers: layers.filter(({ layer }) => layer.mode === 'transfer').map(({ drawn }) => drawn), mirrored: plan.mirrored,
+      tone: printTables(piece.picture.tone, plan, piece.seal.sheen), fade: piece.picture.tone,
+      print: plan.print.rect, picture: plan.print.picture, layers: moved, mirrored: plan.mirrored,
       text: { pieceName: piece.name, unitSystem: units.system, mirrored: plan.mirrored,
         outline: plan.blank && !isPlainRectangle(plan.blank) ? { path: plan.blank.path, folds: plan.blank.folds, print: plan.print.rect } : null, createdAt: new Date(piece.createdAt) },
     }, setProgress);
@@ -37,7 +36,7 @@ export function useMakeSheet(): { progress: number | null; make: () => void; can
       if (result.ok) saveFile(new Blob([result.value], { type: 'application/pdf' }), fileName(`${piece.name}${plan.mirrored ? ' mirrored' : ' not mirrored'}`, 'pdf'));
       else notice({ text: sentenceFor(result.error, units), tone: 'error' });
     });
-  }, [piece, plan, picture, layers, units, notice, atHand]);
+  }, [piece, plan, picture, moved, units, notice, atHand]);
 
   return { progress, make, cancel: () => running.current?.cancel() };
 }
