@@ -4,6 +4,7 @@ const config: NextConfig = {
   reactStrictMode: true,
   poweredByHeader: false,
   devIndicators: false,
+  serverExternalPackages: ['pdfjs-dist', '@napi-rs/canvas'],
   typescript: { ignoreBuildErrors: false },
 };
 

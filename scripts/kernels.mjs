@@ -3,7 +3,7 @@ import { readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { ROOT, bin, must } from './steps.mjs';
 
-const KERNELS = [{ source: 'src/core/render/kernel/lay-print.as.ts', out: 'src/core/render/kernel/lay-print.bytes.ts', name: 'LAY_PRINT_WASM' }];
+const KERNELS = [{ source: 'src/core/render/kernel/lay-print.as.ts', out: 'src/core/render/kernel/lay-print.bytes.ts', name: 'LAY_PRINT_WASM' }, { source: 'src/core/raster/kernel/resample.as.ts', out: 'src/core/raster/kernel/resample.bytes.ts', name: 'RESAMPLE_WASM' }];
 
 for (const { source, out, name } of KERNELS) {
   const wasm = join(ROOT, '.cache', 'kernel.wasm');

@@ -5,12 +5,12 @@ import { FONT_IDS, FULL_CROP, MOST_STRAIGHTEN_DEG, NOT_TURNED, RATIOS } from '@/
 import type { Job } from '@/core/plan';
 import { PLAIN_TONE } from '@/core/raster';
 import { PLAIN_GRAIN } from '@/core/render';
-import { DEFAULT_OVERLAP_MM, MAX_PRINT_MM, PAPER_IDS } from '@/core/sheet';
+import { DEFAULT_OVERLAP_MM, MAX_PRINT_MM, PAPER_IDS, PLAIN_FORM } from '@/core/sheet';
 import { fail, ok, type Result } from '@/core/shared';
 import { migrateToCurrent, type Migration, type VersionCode } from './version';
 
-/** Version 1 had one margin all round, 2 one for each side; 3 has turning, tone, layers, shapes, grain, the look wanted, trying on, own paper and overlap. */
-export const PIECE_VERSION = 3;
+/** Version 1 had one margin all round, 2 one for each side; 3 has turning, tone, layers, shapes, grain, the look wanted, trying on, own paper and overlap; 4 the print's form, copies, proof and order. */
+export const PIECE_VERSION = 4;
 
 export interface Piece extends Job {
   id: string;
@@ -27,7 +27,7 @@ export function newPiece(id: string, name: string, now: number, paper: Job['shee
     picture: { pictureId: null, crop: FULL_CROP, ratio: 'blank', lettering: null, ...NOT_TURNED, tone: PLAIN_TONE, layers: [] },
     surface: { kind: null, widthMm: null, heightMm: null, thicknessMm: null, finish: 'bare', baseCoat: 'none', baseColour: '#f4f1e8', prepared: [], shape: { kind: 'rectangle' }, grain: PLAIN_GRAIN, bareColour: null },
     method: { print: 'laser-plain', school: null, binder: null, whites: 'either', look: 'any', tryOn: [] },
-    sheet: { paper, orientation: 'auto', margins: { topMm: 10, rightMm: 10, bottomMm: 10, leftMm: 10 }, barMeasuredMm: null, printedAt: null, custom: { widthMm: 210, heightMm: 297 }, overlapMm: DEFAULT_OVERLAP_MM },
+    sheet: { paper, orientation: 'auto', margins: { topMm: 10, rightMm: 10, bottomMm: 10, leftMm: 10 }, barMeasuredMm: null, printedAt: null, custom: { widthMm: 210, heightMm: 297 }, overlapMm: DEFAULT_OVERLAP_MM, form: PLAIN_FORM, copies: 1, motif: null, proof: null, order: null },
     lay: { faces: null, filmUm: null, extendMm: 5, mediumUsedMl: null, laidAt: null },
     cure: { ...REFERENCE_AIR, air: 'still', school: 'sign', labelHours: null },
     rub: { passes: null, done: [], finishedAt: null },
@@ -89,6 +89,14 @@ const shape = () => Joi.alternatives().try(
   shapeOf('vessel', { bottomMm: figure(5, MAX_PRINT_MM).required(), shareOfRound: figure(0.01, 1).required() }),
 ).required();
 
+const MOST_COPIES = 60;
+const motif = () => maybe(Joi.object({ of: Joi.string().max(200).required(), rings: Joi.array().items(Joi.array().items(Joi.object({ x: figure(-1, 2).required(), y: figure(-1, 2).required() })).min(3).max(2000)).max(200).required() }));
+const proof = () => maybe(Joi.object({
+  at: instant().required(), go: Joi.boolean().required(), mirroredRight: Joi.boolean().required(), across: figure(0.5, 2).required(), along: figure(0.5, 2).required(), page: Joi.number().integer().min(0).max(1000).required(),
+  darknessKept: figure(0, 5).required(), reasons: Joi.array().items(oneOf('mirrored', 'scale-across', 'scale-along', 'cut-off', 'pale', 'cast')).max(8).required(),
+}));
+const order = () => maybe(Joi.object({ number: Joi.string().max(40).required(), price: figure(0, 1_000_000).required(), pages: count(1000), copies: count(1000), orderedAt: instant().required(), readyAt: instant().required() }));
+
 export const PIECE_SCHEMA = Joi.object({
   id: Joi.string().pattern(/^[A-Za-z0-9-]{1,64}$/).required(),
   version: Joi.number().valid(PIECE_VERSION).required(),
@@ -121,6 +129,11 @@ export const PIECE_SCHEMA = Joi.object({
     paper: oneOf(...PAPER_IDS).required(), orientation: oneOf('auto', 'portrait', 'landscape').required(),
     margins: section({ topMm: marginMm(), rightMm: marginMm(), bottomMm: marginMm(), leftMm: marginMm() }),
     barMeasuredMm: maybe(figure(50, 150)), printedAt: maybe(instant()), custom: section({ widthMm: figure(50, 1200).required(), heightMm: figure(50, 1200).required() }), overlapMm: figure(0, 60).required(),
+    form: section({
+      parts: oneOf('skip', 'spread', 'each').required(), sides: oneOf('picture', 'mirror', 'solid').required(), sideColour: colour().required(), corners: oneOf('cut', 'fold').required(),
+      seamMm: figure(0, 40).required(), edge: oneOf('cut', 'torn', 'motif').required(), trimMm: figure(0, 60).required(), tornMm: figure(0, 60).required(), motifMm: figure(0, 60).required(),
+    }),
+    copies: count(MOST_COPIES), motif: motif(), proof: proof(), order: order(),
   }),
   lay: section({
     faces: maybe(Joi.array().items(oneOf('paper', 'surface')).min(1).max(2).unique()), filmUm: maybe(figure(20, 2000)), extendMm: figure(0, 100).required(),
@@ -165,10 +178,22 @@ const turningToneShapesAdded: Migration = {
   }),
 };
 
+/** What version 4 adds, as it was when it was shipped. */
+const printFormAdded: Migration = {
+  from: 3, to: 4, name: 'the form of the print, copies, proof and order are added',
+  migrate: (data) => ({
+    ...data,
+    sheet: {
+      ...(data.sheet as object), copies: 1, motif: null, proof: null, order: null,
+      form: { parts: 'skip', sides: 'picture', sideColour: '#4a4a4a', corners: 'cut', seamMm: 6, edge: 'cut', trimMm: 0, tornMm: 5, motifMm: 2 },
+    },
+  }),
+};
+
 /** Version 2 could name gesso for paper prints, which was always refused; it is a bed for film. */
 const withoutGessoForPaper = (method: { binder?: unknown; school?: unknown }) => (method.binder === 'gesso' ? { ...method, binder: null, school: null } : method);
 
-export const PIECE_MIGRATIONS: readonly Migration[] = [oneMarginToFour, turningToneShapesAdded];
+export const PIECE_MIGRATIONS: readonly Migration[] = [oneMarginToFour, turningToneShapesAdded, printFormAdded];
 
 /** Reads a stored or imported piece: migrates, validates, refuses what is newer than this program. Never alters its argument. */
 export function readPiece(data: unknown): Result<Piece, VersionCode> {

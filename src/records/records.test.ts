@@ -5,9 +5,15 @@ import { FORMATS } from '@/testing/formats';
 import { NOW, readyPiece } from '@/testing/builders';
 import { DEFAULT_SETTINGS, PIECE_MIGRATIONS, PIECE_VERSION, checkPiece, migrateToCurrent, newPiece, readPiece, readSettings } from './index';
 
+/** A piece as version 3 stored it. */
+function versionThree() {
+  const { sheet: { form: _f, copies: _p, motif: _m, proof: _r, order: _o, ...sheet }, ...piece } = readyPiece();
+  return { ...piece, version: 3, sheet };
+}
+
 /** A piece as version 2 stored it. */
 function versionTwo() {
-  const { picture, surface, method, sheet, ...piece } = readyPiece();
+  const { picture, surface, method, sheet, ...piece } = versionThree();
   const { custom: _c, overlapMm: _v, ...oldSheet } = sheet;
   const { turns: _t, straightenDeg: _s, tone: _o, layers: _l, ...oldPicture } = picture;
   const { shape: _h, grain: _g, bareColour: _b, ...oldSurface } = surface;
@@ -34,6 +40,10 @@ const CASES: Readonly<Record<number, () => void>> = {
     expect(readPiece(versionTwo())).toEqual({ ok: true, value: readyPiece() });
     const gesso = { ...versionTwo(), method: { ...versionTwo().method, school: 'A2', binder: 'gesso' } };
     expect(readPiece(gesso)).toMatchObject({ ok: true, value: { method: { school: null, binder: null } } });
+  },
+  3: () => {
+    expect(readPiece(versionThree())).toEqual({ ok: true, value: readyPiece() });
+    expect(readPiece({ ...versionThree(), sheet: { ...versionThree().sheet, overlapMm: 4 } })).toMatchObject({ ok: true, value: { sheet: { overlapMm: 4, copies: 1, form: { parts: 'skip', edge: 'cut' } } } });
   },
 };
 

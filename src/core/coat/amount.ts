@@ -4,7 +4,7 @@
  * coats a letter-size print and its surface together. Known weakness: hands differ by a third; the measured bottle corrects it.
  */
 import { nominalFilmUm, type BinderRecord, type CoatedFace, type SurfaceRecord } from '@/core/craft';
-import { coveredAreaMm2, grownWithin, type Blank, type RectMm } from '@/core/shape';
+import { coatRings, coveredAreaMm2, onBlank, rectRing, type Blank, type Ring } from '@/core/shape';
 import { sum } from '@/core/shared';
 
 export interface FaceCoat { face: CoatedFace; areaMm2: number; filmUm: number; volumeMl: number }
@@ -15,12 +15,14 @@ export interface CoatAmount {
   bed: FaceCoat | null;
   lossShare: number;
   totalMl: number;
-  outline: RectMm;
+  /** Where the coat goes on the blank. */
+  outline: readonly Ring[];
 }
 
 export interface CoatInput {
   blank: Blank;
-  print: RectMm;
+  /** What of the face the print covers. */
+  print: readonly Ring[];
   binder: BinderRecord;
   surface: SurfaceRecord;
   /** Overruled values; null takes the record's. */
@@ -41,13 +43,14 @@ export const coatVolumeMl = (binder: BinderRecord, surface: SurfaceRecord, area:
   binder.faces.length * volumeMl(area, nominalFilmUm(binder), surface) + (binder.bedCoat ? volumeMl(area, binder.bedCoat.filmUm, surface) : 0);
 
 export function coatAmount({ blank, print, binder, surface, filmUm, faces, extendMm }: CoatInput): CoatAmount {
-  const outline = binder.wholeSurface ? { xMm: 0, yMm: 0, widthMm: blank.widthMm, heightMm: blank.heightMm } : grownWithin(print, extendMm, blank);
+  const outline = binder.wholeSurface ? onBlank(blank, [rectRing({ xMm: 0, yMm: 0, widthMm: blank.widthMm, heightMm: blank.heightMm })]) : coatRings(blank, print, extendMm);
   const film = filmUm ?? nominalFilmUm(binder);
   const coat = (face: CoatedFace, area: number, thickness: number): FaceCoat => ({
     face, areaMm2: area, filmUm: thickness,
     volumeMl: volumeMl(area, thickness, surface),
   });
-  const coats = (faces ?? binder.faces).map((face) => coat(face, coveredAreaMm2(blank, face === 'paper' ? print : outline), film));
-  const bed = binder.bedCoat ? coat('surface', coveredAreaMm2(blank, outline), binder.bedCoat.filmUm) : null;
+  const coatedMm2 = binder.wholeSurface ? blank.areaMm2 : coveredAreaMm2(blank, outline);
+  const coats = (faces ?? binder.faces).map((face) => coat(face, face === 'paper' ? coveredAreaMm2(blank, print) : coatedMm2, film));
+  const bed = binder.bedCoat ? coat('surface', coatedMm2, binder.bedCoat.filmUm) : null;
   return { faces: coats, bed, outline, lossShare: LOSS_SHARE, totalMl: sum([...coats, ...(bed ? [bed] : [])].map((one) => one.volumeMl)) };
 }

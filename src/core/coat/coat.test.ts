@@ -1,12 +1,12 @@
 import fc from 'fast-check';
 import { BINDERS, SURFACES, binderById, surfaceById } from '@/core/craft';
-import { resolveBlank } from '@/core/shape';
+import { rectRing, resolveBlank, ringsBox } from '@/core/shape';
 import { coatAmount, layingSteps, openMinutes, type CoatInput } from './index';
 
 const LETTER = { widthMm: 215.9, heightMm: 279.4 };
 const board = (widthMm: number, heightMm: number) => { const made = resolveBlank({ kind: 'rectangle' }, { widthMm, heightMm }); if (!made.ok) throw new Error(made.error.message); return made.value; };
 const input = (patch: Partial<CoatInput> = {}): CoatInput => ({
-  blank: board(400, 400), print: { xMm: 50, yMm: 50, ...LETTER }, binder: binderById('fluid-gel'), surface: surfaceById('painted-wood'), filmUm: null, faces: null, extendMm: 5, ...patch,
+  blank: board(400, 400), print: [rectRing({ xMm: 50, yMm: 50, ...LETTER })], binder: binderById('fluid-gel'), surface: surfaceById('painted-wood'), filmUm: null, faces: null, extendMm: 5, ...patch,
 });
 
 describe('how much medium to pour', () => {
@@ -22,13 +22,13 @@ describe('how much medium to pour', () => {
   });
 
   it('ends at the edge of the blank, and with the paper on paper', () => {
-    const { outline, faces } = coatAmount(input({ blank: board(LETTER.widthMm, LETTER.heightMm), print: { xMm: 0, yMm: 0, ...LETTER }, extendMm: 10 }));
-    expect(outline).toEqual({ xMm: 0, yMm: 0, ...LETTER });
+    const { outline, faces } = coatAmount(input({ blank: board(LETTER.widthMm, LETTER.heightMm), print: [rectRing({ xMm: 0, yMm: 0, ...LETTER })], extendMm: 10 }));
+    expect(ringsBox(outline)).toEqual({ xMm: 0, yMm: 0, ...LETTER });
     expect(faces[0].areaMm2).toBe(faces[1].areaMm2);
   });
 
   it('covers the whole face with furniture gel, and adds the dried bed of the varnish school', () => {
-    expect(coatAmount(input({ binder: binderById('furniture-gel') })).outline).toMatchObject({ widthMm: 400, heightMm: 400 });
+    expect(ringsBox(coatAmount(input({ binder: binderById('furniture-gel') })).outline)).toMatchObject({ widthMm: 400, heightMm: 400 });
     const bed = coatAmount(input({ binder: binderById('polyurethane') }));
     expect(bed.bed?.filmUm).toBe(100);
     expect(bed.totalMl).toBeCloseTo(bed.faces[0].volumeMl * 1.5, 6);
@@ -37,10 +37,11 @@ describe('how much medium to pour', () => {
   it('grows with every one of its factors', () => {
     fc.assert(fc.property(fc.integer({ min: 20, max: 300 }), fc.integer({ min: 20, max: 300 }), fc.integer({ min: 50, max: 500 }), (widthMm, heightMm, filmUm) => {
       const print = { xMm: 50, yMm: 50, widthMm, heightMm };
-      const base = coatAmount(input({ print, filmUm })).totalMl;
-      expect(coatAmount(input({ print: { ...print, widthMm: widthMm + 1 }, filmUm })).totalMl).toBeGreaterThan(base);
-      expect(coatAmount(input({ print, filmUm: filmUm + 10 })).totalMl).toBeGreaterThan(base);
-      expect(coatAmount(input({ print, filmUm, surface: surfaceById('canvas') })).totalMl).toBeGreaterThan(base);
+      const rings = [rectRing(print)];
+      const base = coatAmount(input({ print: rings, filmUm })).totalMl;
+      expect(coatAmount(input({ print: [rectRing({ ...print, widthMm: widthMm + 1 })], filmUm })).totalMl).toBeGreaterThan(base);
+      expect(coatAmount(input({ print: rings, filmUm: filmUm + 10 })).totalMl).toBeGreaterThan(base);
+      expect(coatAmount(input({ print: rings, filmUm, surface: surfaceById('canvas') })).totalMl).toBeGreaterThan(base);
     }));
   });
 });

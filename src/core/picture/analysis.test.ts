@@ -1,8 +1,9 @@
 import fc from 'fast-check';
-import { PLAIN_TONE, toneTables, type RowSource } from '@/core/raster';
+import { PLAIN_TONE, toneTables } from '@/core/raster';
+import type { PictureRows } from './analysis';
 import { FULL_CROP, analyse, frameMatrix, frameSize, ghostlyRegions, histogramBehind, keptFull, lightRegions, straightCrop, tonalShares } from './index';
 
-function drawn(widthPx: number, heightPx: number, pixel: (x: number, y: number) => number | [number, number, number]): RowSource {
+function drawn(widthPx: number, heightPx: number, pixel: (x: number, y: number) => number | [number, number, number]): PictureRows {
   const data = new Uint8ClampedArray(widthPx * heightPx * 4);
   for (let y = 0; y < heightPx; y++) for (let x = 0; x < widthPx; x++) { const value = pixel(x, y); data.set(typeof value === 'number' ? [value, value, value, 255] : [...value, 255], (y * widthPx + x) * 4); }
   return { widthPx, heightPx, readRows: (from, count) => data.subarray(from * widthPx * 4, (from + count) * widthPx * 4) };
@@ -42,7 +43,7 @@ describe('known shares are found', () => {
     expect(found.darkShare).toBe(1);
   });
   it('transparent counts as white paper', () => {
-    const clear: RowSource = { widthPx: 40, heightPx: 40, readRows: (_, count) => new Uint8ClampedArray(40 * count * 4) };
+    const clear: PictureRows = { widthPx: 40, heightPx: 40, readRows: (_, count) => new Uint8ClampedArray(40 * count * 4) };
     expect(analyse(clear, FULL_CROP, null).paleShare).toBe(1);
   });
 });

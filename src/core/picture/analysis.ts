@@ -4,12 +4,14 @@
  * differences are lost in grain or under a veil.
  */
 import { clamp } from '@/core/shared';
-import type { RowSource } from '@/core/raster/resample';
 import type { ToneTables } from '@/core/raster/tone';
 import type { Blocks } from './blocks';
 import { lightnessFromLuminance, linearLight } from './colour';
-import type { Crop } from './crop';
+import type { Crop, SizePx } from './crop';
 import { mainDirection, type Direction } from './direction';
+
+/** A decoded picture: RGBA of whole rows, read until the next call. */
+export interface PictureRows extends SizePx { readRows(from: number, count: number): Uint8ClampedArray }
 
 export interface Analysis {
   /** Share of pixels by L*, 101 bins. */
@@ -55,7 +57,7 @@ function lightTables(tone: ToneTables | null): [Float32Array, Float32Array, Floa
  * @param tone what is done to the levels first; null leaves them
  * @param onProgress share of the rows read, 0–1
  */
-export function analyse(source: RowSource, crop: Crop, tone: ToneTables | null, onProgress: (share: number) => void = () => undefined): Analysis {
+export function analyse(source: PictureRows, crop: Crop, tone: ToneTables | null, onProgress: (share: number) => void = () => undefined): Analysis {
   const [left, top] = [Math.floor(crop.x * source.widthPx), Math.floor(crop.y * source.heightPx)];
   const width = clamp(Math.round(crop.width * source.widthPx), 1, source.widthPx - left);
   const height = clamp(Math.round(crop.height * source.heightPx), 1, source.heightPx - top);

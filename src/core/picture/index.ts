@@ -4,7 +4,7 @@ export { effectivePpi, largestAcceptableWidthMm, resolutionVerdict, type Resolut
 export { encodeLight, lightnessOf, linearLight, lightnessFromLuminance } from './colour';
 export { deltaE2000, labOf, type Lab } from './difference';
 export { toneShares, type ToneShares } from './tones';
-export { DARK_LIGHTNESS, FAINT_LIGHTNESS, PALE_LIGHTNESS, analyse, histogramBehind, isFaint, tonalShares, type Analysis } from './analysis';
+export { DARK_LIGHTNESS, FAINT_LIGHTNESS, PALE_LIGHTNESS, analyse, histogramBehind, isFaint, tonalShares, type Analysis, type PictureRows } from './analysis';
 export type { Blocks } from './blocks';
 export { LEAST_COHERENCE, mainDirection, type Direction } from './direction';
 export { ghostlyRegions, lightRegions, regionsOf, type Region } from './regions';
@@ -12,4 +12,5 @@ export {
   MAX_PICTURE_BYTES, MAX_PICTURE_PIXELS, acceptPicture, checkBytes, isWhole, type AcceptedPicture, type IntakeCode, type PictureHeader, type PictureType,
 } from './intake';
 export { FONT_IDS, type FontId, type Layer, type LayerMode, type PictureLayer, type TextLayer } from './layers';
-export { letteringOutline, type LetteringOutline } from './lettering';
+export { motifOutline, type MotifCode, type MotifRing } from './motif';
+export { bentPath, letteringOutline, type LetteringOutline } from './lettering';

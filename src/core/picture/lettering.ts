@@ -8,6 +8,8 @@ import type { TextLayer } from './layers';
 
 export interface LetteringOutline { path: string; box: RectMm }
 
+/** Straight stretches of letters are bent in steps of this. */
+const BEND_STEP_MM = 1;
 /** Where a font has no capital H to measure. */
 const USUAL_CAPITALS = 0.7;
 const STRAIGHTEST_RADIUS_SHARE = 0.05;
@@ -56,6 +58,26 @@ export function letteringOutline(font: Font, layer: Omit<TextLayer, 'box'>): Let
     outline.add(path, (x, y) => onFace((radius - y) * gs + x * gc, radius - (radius - y) * gc + x * gs));
   }
   return outline.result(layer);
+}
+
+/** A path of absolute M, L, Q, C and Z moved point by point; straight stretches are cut up first, so that they can bend. */
+export function bentPath(path: string, move: (xMm: number, yMm: number) => { xMm: number; yMm: number }): string {
+  const write = (x: number, y: number) => { const { xMm, yMm } = move(x, y); return `${xMm.toFixed(3)} ${yMm.toFixed(3)}`; };
+  let [x, y, startX, startY] = [0, 0, 0, 0];
+  const line = (toX: number, toY: number): string => {
+    const steps = Math.max(1, Math.ceil(Math.hypot(toX - x, toY - y) / BEND_STEP_MM));
+    const parts = Array.from({ length: steps }, (_, step) => `L${write(x + ((toX - x) * (step + 1)) / steps, y + ((toY - y) * (step + 1)) / steps)}`);
+    return parts.join('');
+  };
+  return [...path.matchAll(/([MLQCZ])([^MLQCZ]*)/g)].map(([, command, figures]) => {
+    const points = (figures.match(/-?[\d.]+/g) ?? []).map(Number);
+    if (command === 'Z') { const close = line(startX, startY); [x, y] = [startX, startY]; return `${close}Z`; }
+    const [endX, endY] = points.slice(-2);
+    const text = command === 'L' ? line(endX, endY) : `${command}${Array.from({ length: points.length / 2 }, (_, i) => write(points[2 * i], points[2 * i + 1])).join(' ')}`;
+    if (command === 'M') [startX, startY] = [endX, endY];
+    [x, y] = [endX, endY];
+    return text;
+  }).join('');
 }
 
 class Outline {

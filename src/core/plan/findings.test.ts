@@ -1,26 +1,27 @@
 import { FULL_CROP, analyse, type Analysis } from '@/core/picture';
-import { toneTables, type RowSource } from '@/core/raster';
+import { toneTables } from '@/core/raster';
+import type { PictureRows } from '@/core/picture';
 import { readyPiece } from '@/testing/builders';
 import { applyPatch, findingsFor, planPiece, type FindingId, type Job } from './index';
 
 const NOW = Date.UTC(2026, 2, 4);
 const FACTS = { widthPx: 1200, heightPx: 900, paleShare: 0, darkShare: 0 };
 
-function drawn(pixel: (x: number, y: number) => number): RowSource {
+function drawn(pixel: (x: number, y: number) => number): PictureRows {
   const [w, h] = [600, 450];
   const data = new Uint8ClampedArray(w * h * 4);
   for (let y = 0; y < h; y++) for (let x = 0; x < w; x++) { const v = pixel(x, y); data.set([v, v, v, 255], (y * w + x) * 4); }
   return { widthPx: w, heightPx: h, readRows: (from, count) => data.subarray(from * w * 4, (from + count) * w * 4) };
 }
 const onPine = (): Job => { const piece = readyPiece(); return { ...piece, surface: { ...piece.surface, kind: 'soft-wood', finish: 'bare' } }; };
-const look = (job: Job, source: RowSource) => {
+const look = (job: Job, source: PictureRows) => {
   const analysis: Analysis = analyse(source, FULL_CROP, toneTables(job.picture.tone));
   return findingsFor(job, planPiece(job, FACTS, NOW), analysis);
 };
-const find = (job: Job, source: RowSource, id: FindingId) => look(job, source).find((finding) => finding.id === id);
+const find = (job: Job, source: PictureRows, id: FindingId) => look(job, source).find((finding) => finding.id === id);
 
 /** Presses remedies of a finding until it is gone, good, or has none left; returns what it says last. */
-function pressAll(job: Job, source: RowSource, id: FindingId, remedyId?: string) {
+function pressAll(job: Job, source: PictureRows, id: FindingId, remedyId?: string) {
   let current = job;
   for (let press = 0; press < 12; press++) {
     const finding = find(current, source, id);

@@ -10,7 +10,13 @@ import type { Crop, CropRatio, Layer } from '@/core/picture';
 import type { Tone } from '@/core/raster';
 import type { Grain } from '@/core/render';
 import type { BlankShape, MarginsMm, SizeMm } from '@/core/shape';
-import type { Orientation, PaperId } from '@/core/sheet';
+import type { ProofReason } from '@/core/proof';
+import type { Orientation, PaperId, PrintForm } from '@/core/sheet';
+
+export interface Motif { of: string; rings: { x: number; y: number }[][] }
+/** Scales in shares: 1 is right. */
+export interface KeptProof { at: number; go: boolean; mirroredRight: boolean; across: number; along: number; page: number; darknessKept: number; reasons: ProofReason[] }
+export interface ShopOrder { number: string; price: number; pages: number; copies: number; orderedAt: number; readyAt: number }
 
 export interface RubbedPass { at: number; minutes: number }
 
@@ -41,6 +47,15 @@ export interface Job {
     custom: SizeMm;
     /** How far a page goes on under the next. */
     overlapMm: number;
+    form: PrintForm;
+    /** Prints of the same, spares included. */
+    copies: number;
+    /** Outline of what is not white, in shares of the turned picture, and of which picture; null where it was not looked for. */
+    motif: Motif | null;
+    /** The last proof that was read back; null before. */
+    proof: KeptProof | null;
+    /** What the copy shop was asked to print; null where it was not. */
+    order: ShopOrder | null;
   };
   lay: { faces: CoatedFace[] | null; filmUm: number | null; extendMm: number; mediumUsedMl: number | null; laidAt: number | null };
   cure: { temperatureC: number; humidityPercent: number; air: 'still' | 'fan'; school: 'sign' | 'clock'; labelHours: number | null };

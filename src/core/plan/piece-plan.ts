@@ -12,18 +12,20 @@ import { cropPixels, cropToAspect, effectivePpi, largestAcceptableWidthMm, light
 import type { SurfaceLook } from '@/core/render';
 import { rubPlan, type RubPlan } from '@/core/rub';
 import { defaultSealer, sealClock, sealPlan, sealerChoices, type SealClock, type SealPlan, type SealerChoice } from '@/core/seal';
-import { areaMm2, coveredAreaMm2, insideMargins, intersection, largestInside, resolveBlank, unionRect, type Blank, type RectMm, type ShapeCode } from '@/core/shape';
-import { UNPRINTABLE_MM, layoutPack, paperOf, type LayoutCode, type SheetPack } from '@/core/sheet';
+import { areaMm2, coveredAreaMm2, largestInside, resolveBlank, type Blank, type RectMm, type ShapeCode } from '@/core/shape';
+import { UNPRINTABLE_MM, formPrint, layoutPack, paperOf, pictureWindow, type FormedPrint, type LayoutCode, type SheetPack } from '@/core/sheet';
 import type { Failure, Result } from '@/core/shared';
 import type { Job, PictureFacts } from './job';
 import { groundColourOf, surfaceLook } from './ground';
 import { preparation, type PrepStep } from './preparation';
 
 export interface PrintPlan {
-  /** The whole print: the main picture and every layer that is moved with it. */
+  /** Round everything that lands on the face: the main picture and every layer that is moved with it. */
   rect: RectMm;
-  /** The main picture's place. */
+  /** The main picture's place on its plane: the face itself, but where a picture is spread, repeated, wrapped or bent. */
   picture: RectMm;
+  /** How it is printed and what of it lands. */
+  formed: FormedPrint;
   /** What of it lies on the blank, mm². */
   areaMm2: number;
   crop: Crop; croppedPx: SizePx; ppi: number; verdict: ResolutionVerdict; largestWidthMm: number;
@@ -75,8 +77,8 @@ export function planPiece(job: Job, picture: PictureFacts | null, now: number, a
   const { widthMm, heightMm } = job.surface;
   const resolved = widthMm !== null && heightMm !== null ? resolveBlank(job.surface.shape, { widthMm, heightMm }) : null;
   const blank = resolved?.ok ? resolved.value : null;
-  const window = blank ? insideMargins(blank, job.sheet.margins) : null;
-  const print = picture && window ? placePrint(job.picture, picture, window, surface?.coarse ?? false, blank) : null;
+  const window = blank ? pictureWindow(blank, job.sheet.form, job.sheet.margins) : null;
+  const print = picture && window && blank ? placePrint(job, picture, window, surface?.coarse ?? false, blank) : null;
   const look = surface ? surfaceLook(job.surface, surface) : null;
   const groundColour = look ? groundColourOf(look) : '#ffffff';
   const printArea = print ? print.areaMm2 : window ? areaMm2(window) : DEFAULT_PRINT_AREA_MM2;
@@ -93,7 +95,7 @@ export function planPiece(job: Job, picture: PictureFacts | null, now: number, a
   const usable = chosen && chosen.verdict !== 'refused' ? chosen : null;
   const binder = usable?.binder ?? null;
 
-  const lay = surface && blank && print && binder ? planLay(job, surface, blank, print.rect, binder, room) : null;
+  const lay = surface && blank && print && binder ? planLay(job, surface, blank, print, binder, room) : null;
   const cure = surface && binder
     ? cureWait({ binder, surface, filmUm: job.lay.filmUm, room, school: job.cure.school, labelHours: job.cure.labelHours })
     : null;
@@ -108,7 +110,7 @@ export function planPiece(job: Job, picture: PictureFacts | null, now: number, a
     school: usable ? schoolById(usable.school.id) : null,
     mirrored: usable?.school.mirrored ?? true,
     shapeFault: resolved && !resolved.ok ? resolved.error : null,
-    sheet: print ? layoutPack(print.rect, { paper: paperOf(job.sheet.paper, job.sheet.custom), orientation: job.sheet.orientation, overlapMm: job.sheet.overlapMm, marginMm: atHand.truth.marginMm ?? UNPRINTABLE_MM }) : null,
+    sheet: print ? layoutPack(print.formed.blocks, { paper: paperOf(job.sheet.paper, job.sheet.custom), orientation: job.sheet.orientation, overlapMm: job.sheet.overlapMm, marginMm: atHand.truth.marginMm ?? UNPRINTABLE_MM }, job.sheet.copies) : null,
     cureClock: cure && job.lay.laidAt !== null ? cureClock(cure, job.lay.laidAt, now) : null,
     repairs: binder && surface && blank && print
       ? applicableRepairs({ binder, surface, printFillsBlank: print.areaMm2 > 0.995 * blank.areaMm2, traced: job.picture.layers.some((layer) => layer.mode === 'trace'), thicknessMm: job.surface.thicknessMm, gloss: job.seal.sheen === 'gloss' })
@@ -125,28 +127,38 @@ const hoursLeft = (dueOn: string | null, now: number): number | null => {
   return due === null ? null : (due - now) / MS_PER_HOUR;
 };
 
-function placePrint(choice: Job['picture'], picture: PictureFacts, window: RectMm, coarse: boolean, blank: Blank | null): PrintPlan {
+function placePrint(job: Job, picture: PictureFacts, window: RectMm, coarse: boolean, blank: Blank): PrintPlan {
+  const choice = job.picture;
   const frame = frameSize(picture, choice);
   const wanted = ratioAspect(choice.ratio, window.widthMm / window.heightMm);
   const shaped = wanted === null ? choice.crop : cropToAspect(choice.crop, frame, wanted);
   const crop = keptFull(shaped, frame, choice.straightenDeg);
   const place = largestInside(window, wanted ?? cropAspect(crop, frame));
   const moved = choice.layers.filter((layer) => layer.mode === 'transfer' && layer.box.widthMm > 0).map((layer) => layer.box);
-  const rect = moved.length === 0 || !blank ? place : intersection(unionRect([place, ...moved]), { xMm: 0, yMm: 0, widthMm: blank.widthMm, heightMm: blank.heightMm }) ?? place;
+  const formed = formPrint(blank, job.sheet.form, place, moved, motifOf(job, crop));
   const { widthPx, heightPx } = cropPixels(crop, frame);
   const croppedPx = { widthPx, heightPx };
   const ppi = effectivePpi(croppedPx, place);
   return {
-    rect, picture: place, areaMm2: blank ? coveredAreaMm2(blank, rect) : areaMm2(rect), crop, croppedPx, ppi,
+    rect: formed.rect, formed, picture: place, areaMm2: coveredAreaMm2(blank, formed.landed), crop, croppedPx, ppi,
     verdict: resolutionVerdict(ppi, coarse), largestWidthMm: largestAcceptableWidthMm(croppedPx, coarse),
   };
 }
 
-function planLay(job: Job, surface: SurfaceRecord, blank: Blank, print: RectMm, binder: BinderRecord, room: Room): LayPlan {
+/** Which picture, turned how, a motif's outline belongs to. */
+export const motifKey = ({ pictureId, turns, straightenDeg }: Job['picture']): string => `${pictureId} ${turns} ${straightenDeg}`;
+
+/** The motif's outline in shares of the crop; null where it is not asked for, or belongs to another picture. */
+function motifOf({ picture, sheet }: Job, crop: Crop): { x: number; y: number }[][] | null {
+  if (sheet.form.edge !== 'motif' || sheet.motif?.of !== motifKey(picture)) return null;
+  return sheet.motif.rings.map((ring) => ring.map(({ x, y }) => ({ x: (x - crop.x) / crop.width, y: (y - crop.y) / crop.height })));
+}
+
+function planLay(job: Job, surface: SurfaceRecord, blank: Blank, print: PrintPlan, binder: BinderRecord, room: Room): LayPlan {
   const { filmUm, faces, extendMm } = job.lay;
-  const coat = coatAmount({ blank, print, binder, surface, filmUm, faces, extendMm });
+  const coat = coatAmount({ blank, print: print.formed.landed, binder, surface, filmUm, faces, extendMm });
   return {
-    coat, steps: layingSteps(coat, binder, surface, print, extendMm), filmUm: filmUm ?? nominalFilmUm(binder),
+    coat, steps: layingSteps(coat, binder, surface, print.rect, extendMm), filmUm: filmUm ?? nominalFilmUm(binder),
     openMinutes: openMinutes(binder, room), spreadMinutes: Math.max(...coat.faces.map((face) => spreadMinutes(face.areaMm2)), 0),
   };
 }

@@ -31,16 +31,25 @@ export interface FadePlace { widthPx: number; firstRow: number; firstColumn: num
 
 /** Lightens RGBA rows of the print towards white by the fade, in place. */
 export function fadeRows(rgba: Uint8ClampedArray, form: FadeForm, fadeMm: number, { widthPx, firstRow, firstColumn, mmPerPx, print, mirrored }: FadePlace): void {
-  if (form === 'none') return;
+  if (form === 'none' || fadeMm <= 0) return;
   const rows = rgba.length / 4 / widthPx;
+  const reach = form === 'oval' ? Infinity : fadeMm + RAGGED_SOFT_MM;
+  const xOf = (column: number) => { const xMm = (firstColumn + column + 0.5) * mmPerPx; return mirrored ? print.widthMm - xMm : xMm; };
+  const near = Uint8Array.from({ length: widthPx }, (_, column) => Number(Math.min(xOf(column), print.widthMm - xOf(column)) < reach));
+  const columnShares = form === 'rectangle' ? Float64Array.from({ length: widthPx }, (_, column) => smooth(Math.min(xOf(column), print.widthMm - xOf(column)) / fadeMm)) : null;
   for (let row = 0; row < rows; row++) {
     const yMm = (firstRow + row + 0.5) * mmPerPx;
+    const yEdge = Math.min(yMm, print.heightMm - yMm);
+    // The nearer of two edges counts, and the curve only rises: so the smaller of two shares.
+    const rowShare = columnShares ? smooth(yEdge / fadeMm) : 1;
     for (let column = 0; column < widthPx; column++) {
-      const xMm = (firstColumn + column + 0.5) * mmPerPx;
-      const share = fadeShare(form, fadeMm, print, mirrored ? print.widthMm - xMm : xMm, yMm);
+      if (yEdge >= reach && near[column] === 0) continue;
+      const share = columnShares ? Math.min(columnShares[column], rowShare) : fadeShare(form, fadeMm, print, xOf(column), yMm);
       if (share === 1) continue;
       const at = (row * widthPx + column) * 4;
-      for (let channel = 0; channel < 3; channel++) rgba[at + channel] = 255 - share * (255 - rgba[at + channel]);
+      rgba[at] = 255 - share * (255 - rgba[at]);
+      rgba[at + 1] = 255 - share * (255 - rgba[at + 1]);
+      rgba[at + 2] = 255 - share * (255 - rgba[at + 2]);
     }
   }
 }

@@ -1,104 +1,160 @@
 /**
- * Crop, mirror and resample in one streaming pass: source rows come in bands, output rows go out in bands, and only as many
- * resampled rows are kept as the vertical filter reaches over. Works on sRGB levels, as print drivers and sharp do; what is
- * transparent is laid over white paper first. Memory: output width × (vertical taps + one band).
+ * Crop, mirror, resample and tone in one streaming pass: source rows come in bands, output rows go out in bands, and only as many resampled rows are kept as the vertical
+ * filter reaches over. Works on sRGB levels, as print drivers and sharp do. The passes are a WebAssembly kernel of under 1 kB; its plain twin runs where there is none.
+ * Memory: a band of the source's columns, output width × (vertical taps + one band).
  */
 import { assert, fail, ok, type Result } from '@/core/shared';
 import type { RectPx, SizePx } from '@/core/picture/crop';
+import { RESAMPLE_WASM } from './kernel/resample.bytes';
 import { lanczosWeights, type AxisWeights } from './lanczos-weights';
+import { WEIGHT_BITS, plainPasses, type ResamplePasses } from './resample-plain';
+import type { ToneTables } from './tone';
 
 export interface RowSource extends SizePx {
-  /** RGBA of whole source rows `from` to `from + count`. The array is only read until the next call. */
-  readRows(from: number, count: number): Uint8ClampedArray;
+  /** RGBA of rows `from` to `from + count`, columns `left` to `left + width`, opaque and without gaps. The array is only read until the next call. */
+  readRows(from: number, count: number, left: number, width: number): Uint8ClampedArray | Promise<Uint8ClampedArray>;
 }
 
-/** RGBA rows of the output, opaque. The array is reused: copy what must stay. */
-export type RowSink = (firstRow: number, rows: number, pixels: Uint8ClampedArray) => void;
+/** Luma and halved chroma of a band of a decoded JPEG, one plane behind the other, as decoders keep them: a third of RGBA's bytes, and coloured in the kernel. */
+export interface PlaneSource extends SizePx {
+  /** Rows `from` to `from + count` and columns `left` to `left + width`; all even but for the picture's own end. */
+  readPlanes(from: number, count: number, left: number, width: number, into: Uint8Array<ArrayBuffer>): Promise<{ luma: number; blueness: number; redness: number; lumaStride: number; chromaStride: number }>;
+}
 
-const CHANNELS = 3;
+/** RGBA rows of the output, opaque, which the sink may alter. The array is used again: copy what must stay. */
+export type RowSink = (firstRow: number, rows: number, pixels: Uint8ClampedArray<ArrayBuffer>) => void;
+
 const BAND_ROWS = 64;
+const PAGE_BYTES = 65_536;
+/** The compiled kernel keeps its own first kilobyte. */
+const FIRST_FREE = 1024;
+const ONE = 1 << WEIGHT_BITS;
 
 export type ResampleCode = 'crop-empty';
 
-export function resample(source: RowSource, crop: RectPx, out: SizePx, mirrored: boolean, sink: RowSink): Result<void, ResampleCode> {
+/** The kernel with its memory, or the plain passes where WebAssembly or its SIMD is missing. One job at a time. */
+export async function loadResampler(): Promise<ResamplePasses> {
+  if (typeof WebAssembly === 'undefined') return plainPasses();
+  const memory = new WebAssembly.Memory({ initial: 1 });
+  const module = await WebAssembly.instantiate(Uint8Array.from(atob(RESAMPLE_WASM), (letter) => letter.charCodeAt(0)), { env: { memory } }).catch(() => null);
+  if (!module) return plainPasses();
+  const { horizontal, vertical, tone, colour } = module.instance.exports as unknown as Omit<ResamplePasses, 'reserve'>;
+  return {
+    horizontal, vertical, tone, colour,
+    reserve(bytes) {
+      const lacking = Math.ceil((bytes - memory.buffer.byteLength) / PAGE_BYTES);
+      if (lacking > 0) memory.grow(lacking);
+      return memory.buffer;
+    },
+  };
+}
+
+/** @param tone laid on as rows come out; null leaves the levels */
+export async function resample(source: RowSource | PlaneSource, crop: RectPx, out: SizePx, mirrored: boolean, sink: RowSink, passes: ResamplePasses, tone: ToneTables | null = null): Promise<Result<void, ResampleCode>> {
   if (!(crop.widthPx > 0 && crop.heightPx > 0)) return fail('crop-empty', `expected a crop, got ${crop.widthPx} × ${crop.heightPx} px`);
   assert(Number.isInteger(out.widthPx) && Number.isInteger(out.heightPx) && out.widthPx > 0 && out.heightPx > 0, 'output size is whole pixels');
-  const across = lanczosWeights(source.widthPx, crop.xPx, crop.widthPx, out.widthPx, mirrored);
-  const along = lanczosWeights(source.heightPx, crop.yPx, crop.heightPx, out.heightPx);
-  const rowLength = out.widthPx * CHANNELS;
-  const ring = new Float32Array(along.taps * rowLength);
-  const sums = new Float32Array(rowLength);
-  const band = new Uint8ClampedArray(Math.min(BAND_ROWS, out.heightPx) * out.widthPx * 4).fill(255);
-  const paper = new Float32Array(source.widthPx * CHANNELS);
+  const across = wholeWeights(lanczosWeights(source.widthPx, crop.xPx, crop.widthPx, out.widthPx, mirrored), 4);
+  const along = wholeWeights(lanczosWeights(source.heightPx, crop.yPx, crop.heightPx, out.heightPx), 2);
+  const { left, width } = columnsOf(across, source.widthPx);
+  // One block of memory: tables, weights, a band of the source, the ring of filtered rows, a band of the output.
+  let end = FIRST_FREE;
+  const place = (bytes: number): number => { const at = end; end += Math.ceil(bytes / 16) * 16; return at; };
+  const tables = place(768);
+  const starts = place(out.widthPx * 4);
+  const weights = place(across.weights.byteLength);
+  const rowWeights = place(along.weights.byteLength);
+  const rowAddresses = place(along.padded * 4);
+  // A band as RGBA, or as planes with one row of RGBA beside it.
+  const band = place(BAND_ROWS * width * 4 + 64);
+  const colouredRow = place(width * 4 + 64);
+  const rowBytes = Math.ceil(out.widthPx / 2) * 16;
+  const ring = place(along.padded * rowBytes);
+  const outRowBytes = rowBytes / 2;
+  const outBand = place(BAND_ROWS * out.widthPx * 4 + outRowBytes);
+  const memory = passes.reserve(end);
+  const bytes = new Uint8ClampedArray(memory);
+  const words = new Uint32Array(memory);
+  for (let x = 0; x < out.widthPx; x++) words[starts / 4 + x] = (across.starts[x] - left) * 4;
+  new Int16Array(memory, weights, across.weights.length).set(across.weights);
+  new Int16Array(memory, rowWeights, along.weights.length).set(along.weights);
+  if (tone) [tone.red, tone.green, tone.blue].forEach((table, channel) => bytes.set(table, tables + channel * 256));
+  const grey = tone?.mono ?? ([0, 0, 0] as const);
 
+  const lastRow = Math.min(source.heightPx, along.starts[out.heightPx - 1] + along.taps);
+  const fetched = bandReader(source, { left, width, lastRow, at: band, memory });
   let nextSource = along.starts[0];
   let inBand = 0;
   for (let y = 0; y < out.heightPx; y++) {
-    const wanted = along.starts[y] + along.taps;
-    while (nextSource < wanted) {
-      const count = Math.min(BAND_ROWS, wanted - nextSource);
-      const rows = source.readRows(nextSource, count);
-      for (let row = 0; row < count; row++) {
-        overWhite(rows, row * source.widthPx * 4, paper);
-        filterRow(paper, across, ring, ((nextSource + row) % along.taps) * rowLength, out.widthPx);
+    for (const wanted = Math.min(lastRow, along.starts[y] + along.taps); nextSource < wanted; nextSource++) {
+      if (!fetched.holds(nextSource)) await fetched.fetch(nextSource);
+      let row = fetched.rowAt(nextSource);
+      if (fetched.planes) {
+        passes.colour(fetched.planes.luma(nextSource), fetched.planes.blueness(nextSource), fetched.planes.redness(nextSource), colouredRow, Math.ceil(width / 8) * 8);
+        row = colouredRow;
       }
-      nextSource += count;
+      passes.horizontal(row, ring + (nextSource % along.padded) * rowBytes, starts, weights, across.padded / 4, out.widthPx);
     }
-    sums.fill(0);
-    for (let tap = 0; tap < along.taps; tap++) {
-      const weight = along.weights[y * along.taps + tap];
-      if (weight === 0) continue;
-      const base = ((along.starts[y] + tap) % along.taps) * rowLength;
-      for (let i = 0; i < rowLength; i++) sums[i] += weight * ring[base + i];
-    }
-    let target = inBand * out.widthPx * 4;
-    for (let i = 0; i < rowLength; i += CHANNELS, target += 4) {
-      band[target] = sums[i];
-      band[target + 1] = sums[i + 1];
-      band[target + 2] = sums[i + 2];
-    }
+    for (let tap = 0; tap < along.padded; tap++) words[rowAddresses / 4 + tap] = ring + ((along.starts[y] + tap) % along.padded) * rowBytes;
+    passes.vertical(rowAddresses, outBand + inBand * out.widthPx * 4, rowWeights + y * along.padded * 2, along.padded / 2, rowBytes / 16);
+    if (tone) passes.tone(outBand + inBand * out.widthPx * 4, out.widthPx, tables, tables + 256, tables + 512, ...grey);
     inBand++;
     if (inBand === BAND_ROWS || y === out.heightPx - 1) {
-      sink(y + 1 - inBand, inBand, band.subarray(0, inBand * out.widthPx * 4));
+      sink(y + 1 - inBand, inBand, bytes.subarray(outBand, outBand + inBand * out.widthPx * 4));
       inBand = 0;
     }
   }
   return ok(undefined);
 }
 
-function overWhite(rgba: Uint8ClampedArray, offset: number, paper: Float32Array): void {
-  for (let from = offset, to = 0; to < paper.length; from += 4, to += CHANNELS) {
-    const alpha = rgba[from + 3];
-    if (alpha === 255) {
-      paper[to] = rgba[from];
-      paper[to + 1] = rgba[from + 1];
-      paper[to + 2] = rgba[from + 2];
-    } else {
-      const share = alpha / 255;
-      const white = 255 * (1 - share);
-      paper[to] = rgba[from] * share + white;
-      paper[to + 1] = rgba[from + 1] * share + white;
-      paper[to + 2] = rgba[from + 2] * share + white;
-    }
-  }
+/** The columns that a pass reaches, on even bounds: chroma is halved. */
+function columnsOf({ starts, taps }: WholeWeights, sourceWidth: number): { left: number; width: number } {
+  let [least, most] = [Infinity, 0];
+  for (const start of starts) { least = Math.min(least, start); most = Math.max(most, start + taps); }
+  const left = least - (least % 2);
+  return { left, width: Math.min(sourceWidth, most + (most % 2)) - left };
 }
 
-function filterRow(paper: Float32Array, { starts, weights, taps }: AxisWeights, ring: Float32Array, base: number, outWidth: number): void {
-  for (let x = 0; x < outWidth; x++) {
-    let red = 0;
-    let green = 0;
-    let blue = 0;
-    let from = starts[x] * CHANNELS;
-    const first = x * taps;
-    for (let tap = 0; tap < taps; tap++, from += CHANNELS) {
-      const weight = weights[first + tap];
-      red += weight * paper[from];
-      green += weight * paper[from + 1];
-      blue += weight * paper[from + 2];
+interface BandPlace { left: number; width: number; lastRow: number; at: number; memory: ArrayBuffer }
+
+/** Reads bands of rows into memory, and says where in it a row lies. */
+function bandReader(source: RowSource | PlaneSource, { left, width, lastRow, at, memory }: BandPlace) {
+  let [first, count] = [0, 0];
+  const native = 'readPlanes' in source ? source : null;
+  let layout = { luma: 0, blueness: 0, redness: 0, lumaStride: 0, chromaStride: 0 };
+  return {
+    holds: (row: number) => row >= first && row < first + count,
+    async fetch(row: number) {
+      first = row - (row % 2);
+      count = Math.min(BAND_ROWS, lastRow - first);
+      if (native) {
+        count = Math.min(source.heightPx - first, count + (count % 2));
+        layout = await native.readPlanes(first, count, left, width, new Uint8Array(memory, at, BAND_ROWS * width * 4));
+      } else new Uint8ClampedArray(memory, at, count * width * 4).set(await (source as RowSource).readRows(first, count, left, width));
+    },
+    rowAt: (row: number) => at + (row - first) * width * 4,
+    planes: native && {
+      luma: (row: number) => at + layout.luma + (row - first) * layout.lumaStride,
+      blueness: (row: number) => at + layout.blueness + ((row - first) >> 1) * layout.chromaStride,
+      redness: (row: number) => at + layout.redness + ((row - first) >> 1) * layout.chromaStride,
+    },
+  };
+}
+
+interface WholeWeights { starts: Int32Array; weights: Int16Array; taps: number; /** Taps with the zero ones that fill up. */ padded: number }
+
+/** Weights in 1/16384 that sum to exactly one for each output pixel, filled up with zeros to a multiple of taps. */
+function wholeWeights({ starts, weights, taps }: AxisWeights, multiple: number): WholeWeights {
+  const padded = Math.ceil(taps / multiple) * multiple;
+  const whole = new Int16Array(starts.length * padded);
+  for (let pixel = 0; pixel < starts.length; pixel++) {
+    let [total, largest] = [0, 0];
+    for (let tap = 0; tap < taps; tap++) {
+      const weight = Math.round(weights[pixel * taps + tap] * ONE);
+      whole[pixel * padded + tap] = weight;
+      total += weight;
+      if (weight > whole[pixel * padded + largest]) largest = tap;
     }
-    const to = base + x * CHANNELS;
-    ring[to] = red;
-    ring[to + 1] = green;
-    ring[to + 2] = blue;
+    whole[pixel * padded + largest] += ONE - total;
   }
+  return { starts, weights: whole, taps, padded };
 }

@@ -44,8 +44,11 @@ const TEXTURE_LOSS: Readonly<Partial<Record<SurfaceId, { share: number; sizeMm: 
 
 export const OPAQUE_WHITE = '#fcfbf8';
 
-/** @param ground the face's light where it is known already, from `renderGround` with the same look and size */
-export function prepareSpecimen(order: SpecimenOrder, ground = renderGround(order.look, order.widthPx, order.heightPx, order.mmPerPx)): PreparedSpecimen {
+/**
+ * @param ground the face's light where it is known already, from `renderGround` with the same look and size
+ * @param landed how much of each pixel of the print is there, 0–255; null where all is
+ */
+export function prepareSpecimen(order: SpecimenOrder, ground = renderGround(order.look, order.widthPx, order.heightPx, order.mmPerPx), landed: Uint8Array | null = null): PreparedSpecimen {
   const { look, widthPx, mmPerPx, print } = order;
   if (!print) return { order, ground, under: new Uint16Array(0), mean: { red: 1, green: 1, blue: 1 } };
   const under = new Uint16Array(print.width * print.height * 4);
@@ -58,13 +61,14 @@ export function prepareSpecimen(order: SpecimenOrder, ground = renderGround(orde
     for (let column = 0; column < print.width; column++, at++) {
       const from = ((print.y + row) * widthPx + print.x + column) * 3;
       for (let channel = 0; channel < 3; channel++) {
-        const light = white ? white[channel] : ground[from + channel];
+        const bare = ground[from + channel];
+        const light = white ? (landed ? Math.round(bare + ((white[channel] - bare) * landed[at]) / 255) : white[channel]) : bare;
         under[at * 4 + channel] = light;
         sums[channel] += light;
       }
       const [xMm, yMm] = [(column + 0.5) * mmPerPx, (row + 0.5) * mmPerPx];
       const worn = loss ? loss.share * clamp(layeredNoise(xMm / loss.sizeMm, yMm / loss.sizeMm, look.grain.seed + 21, 2) * 2 - 0.9, 0, 1) : 0;
-      under[at * 4 + 3] = Math.round(256 * (1 - worn) * fadeShare(order.fade, order.fadeMm, size, xMm, yMm));
+      under[at * 4 + 3] = Math.round(256 * (1 - worn) * fadeShare(order.fade, order.fadeMm, size, xMm, yMm) * (landed ? landed[at] / 255 : 1));
     }
   }
   const mean = (channel: number) => sums[channel] / (Math.max(1, at) * GROUND_STEPS);

@@ -4,7 +4,7 @@
  * A wrapped canvas is laid out as a cross (front, sides, tuck), a cylinder as a rectangle, a tapered vessel as a fan.
  */
 import { fail, ok, sum, type Result } from '@/core/shared';
-import { fanAreaMm2, fanBox, fanOf } from './fan';
+import { bendOf, bendPoint, bendRect, fanAreaMm2, fanBox, fanOf, type Bend } from './fan';
 import { crossesItself, intersectRings, offsetRings, ovalPathOf, ovalRing, rectRing, ringAreaMm2, ringBox, ringPath, ringsAreaMm2, signedAreaMm2, subtractRings, type PointMm, type Ring } from './polygon';
 import { areaMm2, type RectMm, type SizeMm } from './rectangle';
 
@@ -41,6 +41,8 @@ export interface Blank extends SizeMm {
   folds: readonly { x1: number; y1: number; x2: number; y2: number }[];
   /** Outline of all parts and openings, SVG path data, even-odd. */
   path: string;
+  /** How a flat picture is bent to this face; null where the face is flat as it is. */
+  bend: Bend | null;
 }
 
 export type ShapeCode = 'shape-gaps-too-wide' | 'shape-opening-outside' | 'shape-crosses-itself' | 'shape-too-few-points' | 'shape-flat' | 'shape-too-large';
@@ -89,7 +91,7 @@ const openingRing = ({ xMm, yMm, diameterMm }: Opening): PointMm[] => ovalRing({
 
 function blankOf(shape: BlankShape, face: SizeMm, parts: readonly BlankPart[], openings: readonly Opening[] = [], folds: Blank['folds'] = []): Blank {
   return {
-    shape, widthMm: face.widthMm, heightMm: face.heightMm, parts, openings, folds,
+    shape, widthMm: face.widthMm, heightMm: face.heightMm, parts, openings, folds, bend: null,
     areaMm2: sum(parts.map((part) => part.areaMm2)) - sum(openings.map(({ diameterMm }) => (Math.PI * diameterMm ** 2) / 4)),
     front: { xMm: 0, yMm: 0, widthMm: face.widthMm, heightMm: face.heightMm },
     path: [...parts.map((part) => part.path), ...openings.map(({ xMm, yMm, diameterMm }) => ovalPathOf({ xMm, yMm }, diameterMm / 2, diameterMm / 2))].join(' '),
@@ -156,40 +158,39 @@ function vessel(shape: Extract<BlankShape, { kind: 'vessel' }>, { widthMm: topMm
   const wideUp = topMm > shape.bottomMm;
   const fan = fanOf(Math.max(topMm, shape.bottomMm), Math.min(topMm, shape.bottomMm), slantMm, shape.shareOfRound);
   const box = fanBox(fan);
-  const half = fan.angleRad / 2;
-  const place = (radius: number, angle: number): PointMm => {
-    const yMm = fan.outerRadiusMm - radius * Math.cos(angle);
-    return { xMm: box.widthMm / 2 + radius * Math.sin(angle), yMm: wideUp ? yMm : box.heightMm - yMm };
-  };
-  const steps = Math.max(24, Math.ceil((fan.angleRad / (2 * Math.PI)) * 720));
-  const arc = (radius: number, from: number, to: number) => Array.from({ length: steps + 1 }, (_, i) => place(radius, from + ((to - from) * i) / steps));
-  const ring = [...arc(fan.outerRadiusMm, -half, half), ...arc(fan.innerRadiusMm, half, -half)];
-  const [a, b, c, d] = [place(fan.outerRadiusMm, -half), place(fan.outerRadiusMm, half), place(fan.innerRadiusMm, half), place(fan.innerRadiusMm, -half)];
+  const bend = bendOf(fan, wideUp);
+  const ring = bendRect(bend, { xMm: 0, yMm: 0, ...bend.plane });
+  // Anticlockwise from the outer arc's left end, whichever way up.
+  const at = (share: number, outer: boolean) => bendPoint(bend, { xMm: share * bend.plane.widthMm, yMm: outer === wideUp ? 0 : bend.plane.heightMm });
+  const [a, b, c, d] = [at(0, true), at(1, true), at(1, false), at(0, false)];
   const large = fan.angleRad > Math.PI ? 1 : 0;
   const [there, back] = wideUp ? [1, 0] : [0, 1];
   const [R, r] = [fan.outerRadiusMm, fan.innerRadiusMm];
   const path = `M${a.xMm} ${a.yMm}A${R} ${R} 0 ${large} ${there} ${b.xMm} ${b.yMm}L${c.xMm} ${c.yMm}A${r} ${r} 0 ${large} ${back} ${d.xMm} ${d.yMm}Z`;
-  return ok({ ...blankOf(shape, box, [{ ring, path, box: { xMm: 0, yMm: 0, ...box }, areaMm2: fanAreaMm2(fan) }]), front: frontOf(box, Math.max(topMm, shape.bottomMm)) });
-}
-
-/** Area of the blank that a rectangle covers: inside its parts, outside its openings, mm². */
-export function coveredAreaMm2(blank: Blank, rect: RectMm): number {
-  const covers = rect.xMm <= 0 && rect.yMm <= 0 && rect.xMm + rect.widthMm >= blank.widthMm && rect.yMm + rect.heightMm >= blank.heightMm;
-  if (covers) return blank.areaMm2;
-  if (blank.shape.kind === 'rectangle' || blank.shape.kind === 'cylinder') return areaMm2(rect);
-  const rings = subtractRings(intersectRings(blank.parts.map((part) => part.ring), [rectRing(rect)]), blank.openings.map(openingRing));
-  // Outer rings and holes run in opposite ways, so that their signed areas add up.
-  return Math.abs(sum(rings.map(signedAreaMm2)));
+  return ok({ ...blankOf(shape, box, [{ ring, path, box: { xMm: 0, yMm: 0, ...box }, areaMm2: fanAreaMm2(fan) }]), bend, front: frontOf(box, Math.max(topMm, shape.bottomMm)) });
 }
 
 /** Whether a blank is cut along the print's own edges alone: no outline needs to be drawn. */
 export const isPlainRectangle = ({ shape }: Blank): boolean => shape.kind === 'rectangle' || shape.kind === 'cylinder';
 
-/** Where the print lies on the blank's parts, and where a coat goes that reaches past it by some millimetres, as SVG path data. */
-export function coatPaths(blank: Blank, print: RectMm, pastMm: number): { print: string; coat: string } {
-  const parts = blank.parts.map((part) => part.ring);
-  const openings = blank.openings.map(openingRing);
-  const laid = subtractRings(intersectRings(parts, [rectRing(print)]), openings);
-  const coated = subtractRings(intersectRings(pastMm > 0 ? offsetRings(laid, pastMm) : laid, parts), openings);
-  return { print: laid.map(ringPath).join(' '), coat: coated.map(ringPath).join(' ') };
+/** What outlines cover of the blank: inside its parts, outside its openings. Outer rings and holes run in opposite ways. */
+export function onBlank(blank: Blank, rings: readonly Ring[]): Ring[] {
+  if (isPlainRectangle(blank) && rings.length === 1 && boxInside(ringBox(rings[0]), blank)) return [...rings];
+  const inside = intersectRings(blank.parts.map((part) => part.ring), rings);
+  return blank.openings.length === 0 ? inside : subtractRings(inside, blank.openings.map(openingRing));
 }
+
+const boxInside = (box: RectMm, size: SizeMm): boolean => box.xMm >= 0 && box.yMm >= 0 && box.xMm + box.widthMm <= size.widthMm && box.yMm + box.heightMm <= size.heightMm;
+
+/** Area of the blank that outlines cover, mm². */
+export function coveredAreaMm2(blank: Blank, rings: readonly Ring[]): number {
+  // The whole face is known exactly; circles of polygons are a trifle short.
+  if (rings.length === 1 && rings[0].length === 4) {
+    const box = ringBox(rings[0]);
+    if (box.xMm <= 0 && box.yMm <= 0 && box.xMm + box.widthMm >= blank.widthMm && box.yMm + box.heightMm >= blank.heightMm) return blank.areaMm2;
+  }
+  return Math.abs(sum(onBlank(blank, rings).map(signedAreaMm2)));
+}
+
+/** Where a coat goes that reaches past a landed print by some millimetres, on the blank. */
+export const coatRings = (blank: Blank, landed: readonly Ring[], pastMm: number): Ring[] => onBlank(blank, pastMm > 0 ? offsetRings(landed, pastMm) : landed);

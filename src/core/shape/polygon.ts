@@ -32,6 +32,9 @@ export const offsetRings = (rings: readonly Ring[], byMm: number, corners: 'mitr
 export const intersectRings = (one: readonly Ring[], other: readonly Ring[]): PointMm[][] => toRings(Clipper.intersectD(toPaths(one), toPaths(other), FillRule.NonZero, DECIMALS));
 export const subtractRings = (from: readonly Ring[], what: readonly Ring[]): PointMm[][] => toRings(Clipper.differenceD(toPaths(from), toPaths(what), FillRule.NonZero, DECIMALS));
 
+/** Outlines put together: what overlaps or touches becomes one. */
+export const uniteRings = (rings: readonly Ring[]): PointMm[][] => toRings(Clipper.unionD(toPaths(rings), [], FillRule.NonZero, DECIMALS));
+
 export const rectRing = ({ xMm, yMm, widthMm, heightMm }: RectMm): PointMm[] => [
   { xMm, yMm }, { xMm: xMm + widthMm, yMm }, { xMm: xMm + widthMm, yMm: yMm + heightMm }, { xMm, yMm: yMm + heightMm },
 ];
@@ -52,6 +55,10 @@ export function ringBox(ring: Ring): RectMm {
   const [left, top] = [Math.min(...xs), Math.min(...ys)];
   return { xMm: left, yMm: top, widthMm: Math.max(...xs) - left, heightMm: Math.max(...ys) - top };
 }
+
+export const ringsBox = (rings: readonly Ring[]): RectMm => ringBox(rings.flat());
+
+export const movedRing = (ring: Ring, xMm: number, yMm: number): PointMm[] => ring.map((point) => ({ xMm: point.xMm + xMm, yMm: point.yMm + yMm }));
 
 const figure = (mm: number): string => String(Number(mm.toFixed(3)));
 export const ringPath = (ring: Ring): string => (ring.length === 0 ? '' : `M${ring.map(({ xMm, yMm }) => `${figure(xMm)} ${figure(yMm)}`).join('L')}Z`);

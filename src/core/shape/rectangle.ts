@@ -19,15 +19,6 @@ export function largestInside(window: RectMm, aspect: number): RectMm {
   return { xMm: window.xMm + (window.widthMm - widthMm) / 2, yMm: window.yMm + (window.heightMm - heightMm) / 2, widthMm, heightMm };
 }
 
-/** Grows a rectangle by a distance on every side, cut off at the edges of the blank. */
-export function grownWithin(rect: RectMm, byMm: number, blank: SizeMm): RectMm {
-  const left = Math.max(0, rect.xMm - byMm);
-  const top = Math.max(0, rect.yMm - byMm);
-  const right = Math.min(blank.widthMm, rect.xMm + rect.widthMm + byMm);
-  const bottom = Math.min(blank.heightMm, rect.yMm + rect.heightMm + byMm);
-  return { xMm: left, yMm: top, widthMm: right - left, heightMm: bottom - top };
-}
-
 /** The smallest rectangle round several. */
 export function unionRect(rects: readonly RectMm[]): RectMm {
   const [xMm, yMm] = [Math.min(...rects.map((rect) => rect.xMm)), Math.min(...rects.map((rect) => rect.yMm))];

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { coatPaths, coveredAreaMm2, fanOf, offsetRings, readSvgOutline, resolveBlank, ringAreaMm2, ringBox, ringsAreaMm2, type Blank, type BlankShape } from './index';
+import { bendOf, bendPoint, bendRect, coatRings, coveredAreaMm2, fanOf, offsetRings, readSvgOutline, resolveBlank, rectRing, ringAreaMm2, ringBox, ringsAreaMm2, ringsBox, unbendPoint, type Blank, type BlankShape } from './index';
 
 const made = (shape: BlankShape, widthMm: number, heightMm: number): Blank => {
   const blank = resolveBlank(shape, { widthMm, heightMm });
@@ -26,7 +26,7 @@ describe('areas against closed forms', () => {
   ])('%s', (_, shape, width, height, expected) => {
     const blank = made(shape, width, height);
     near(blank.areaMm2, expected, 1e-9);
-    near(coveredAreaMm2(blank, { xMm: -1, yMm: -1, widthMm: 5000, heightMm: 5000 }), expected, 1e-9);
+    near(coveredAreaMm2(blank, [rectRing({ xMm: -1, yMm: -1, widthMm: 5000, heightMm: 5000 })]), expected, 1e-9);
     // The rings say the same as the formula, and lie inside the face.
     const rings = blank.parts.map((part) => part.ring);
     near(ringsAreaMm2(rings), blank.parts.reduce((total, part) => total + part.areaMm2, 0));
@@ -41,11 +41,11 @@ describe('areas against closed forms', () => {
 
   it('counts what a print covers: half a disc, slats without their gaps, a panel without its hole', () => {
     const disc = made({ kind: 'round' }, 200, 200);
-    near(coveredAreaMm2(disc, { xMm: 0, yMm: 0, widthMm: 100, heightMm: 200 }), (Math.PI * 100 ** 2) / 2);
+    near(coveredAreaMm2(disc, [rectRing({ xMm: 0, yMm: 0, widthMm: 100, heightMm: 200 })]), (Math.PI * 100 ** 2) / 2);
     const slats = made({ kind: 'slats', count: 4, gapMm: 10, run: 'horizontal' }, 200, 230);
-    near(coveredAreaMm2(slats, { xMm: 20, yMm: 0, widthMm: 100, heightMm: 230 }), 100 * 200);
+    near(coveredAreaMm2(slats, [rectRing({ xMm: 20, yMm: 0, widthMm: 100, heightMm: 230 })]), 100 * 200);
     const panel = made({ kind: 'panel', openings: [{ kind: 'hole', xMm: 100, yMm: 100, diameterMm: 50 }] }, 300, 200);
-    near(coveredAreaMm2(panel, { xMm: 50, yMm: 50, widthMm: 100, heightMm: 100 }), 10_000 - Math.PI * 625);
+    near(coveredAreaMm2(panel, [rectRing({ xMm: 50, yMm: 50, widthMm: 100, heightMm: 100 })]), 10_000 - Math.PI * 625);
   });
 
   it('counts openings that overlap once', () => {
@@ -70,24 +70,62 @@ describe('the fan of a tapered vessel', () => {
 });
 
 describe('the coat’s outline', () => {
-  const box = (path: string) => { const figures = path.match(/-?[\d.]+/g)?.map(Number) ?? []; const xs = figures.filter((_, i) => i % 2 === 0); return [Math.min(...xs), Math.max(...xs)]; };
+  const past = (blank: Blank, xMm: number, yMm: number, widthMm: number, heightMm: number) => coatRings(blank, [rectRing({ xMm, yMm, widthMm, heightMm })], 5);
   it('goes past the print, and never past the blank', () => {
     const board = made({ kind: 'rectangle' }, 200, 100);
-    const { print, coat } = coatPaths(board, { xMm: 3, yMm: 20, widthMm: 100, heightMm: 60 }, 5);
-    expect(box(print)).toEqual([3, 103]);
-    expect(box(coat)).toEqual([0, 108]);
+    expect(ringsBox(past(board, 3, 20, 100, 60))).toMatchObject({ xMm: 0, widthMm: 108, yMm: 15, heightMm: 70 });
   });
   it('follows a disc', () => {
     const disc = made({ kind: 'round' }, 100, 100);
-    const [left, right] = box(coatPaths(disc, { xMm: -10, yMm: -10, widthMm: 200, heightMm: 200 }, 5).coat);
-    expect(left).toBeCloseTo(0, 2);
-    expect(right).toBeCloseTo(100, 2);
+    const { xMm, widthMm } = ringsBox(past(disc, -10, -10, 200, 200));
+    expect(xMm).toBeCloseTo(0, 2);
+    expect(widthMm).toBeCloseTo(100, 2);
   });
   it('leaves slats’ gaps and holes out', () => {
-    const slats = made({ kind: 'slats', count: 3, gapMm: 10, run: 'vertical' }, 110, 80);
-    expect(coatPaths(slats, { xMm: 0, yMm: 0, widthMm: 110, heightMm: 80 }, 5).coat.match(/M/g)).toHaveLength(3);
-    const panel = made({ kind: 'panel', openings: [{ kind: 'hole', xMm: 50, yMm: 40, diameterMm: 20 }] }, 110, 80);
-    expect(coatPaths(panel, { xMm: 0, yMm: 0, widthMm: 110, heightMm: 80 }, 5).coat.match(/M/g)).toHaveLength(2);
+    expect(past(made({ kind: 'slats', count: 3, gapMm: 10, run: 'vertical' }, 110, 80), 0, 0, 110, 80)).toHaveLength(3);
+    expect(past(made({ kind: 'panel', openings: [{ kind: 'hole', xMm: 50, yMm: 40, diameterMm: 20 }] }, 110, 80), 0, 0, 110, 80)).toHaveLength(2);
+  });
+});
+
+describe('bending a print to a vessel’s side', () => {
+  const vessel = fc.record({ larger: fc.double({ min: 60, max: 400, noNaN: true }), ratio: fc.double({ min: 0.4, max: 0.96, noNaN: true }), slant: fc.double({ min: 60, max: 300, noNaN: true }), share: fc.double({ min: 0.05, max: 1, noNaN: true }), wideUp: fc.boolean() })
+    .filter(({ larger, ratio, slant }) => slant > (larger * (1 - ratio)) / 2 + 5);
+
+  it('gives the arcs the circumferences’ shares to a tenth of a millimetre', () => {
+    fc.assert(fc.property(vessel, ({ larger, ratio, slant, share, wideUp }) => {
+      const bend = bendOf(fanOf(larger, larger * ratio, slant, share), wideUp);
+      const ring = bendRect(bend, { xMm: 0, yMm: 0, ...bend.plane });
+      const half = ring.length / 2;
+      const run = (points: typeof ring) => points.slice(1).reduce((sum, point, i) => sum + Math.hypot(point.xMm - points[i].xMm, point.yMm - points[i].yMm), 0);
+      const [top, bottom] = [run(ring.slice(0, half)), run(ring.slice(half))];
+      const [wide, narrow] = [Math.PI * larger * share, Math.PI * larger * ratio * share];
+      expect(Math.abs(top - (wideUp ? wide : narrow))).toBeLessThan(0.1);
+      expect(Math.abs(bottom - (wideUp ? narrow : wide))).toBeLessThan(0.1);
+    }));
+  });
+
+  it('lands straight lines straight on the vessel: rolled up, level lines are level circles and upright ones run straight down its side', () => {
+    fc.assert(fc.property(vessel, fc.double({ min: 0, max: 1, noNaN: true }), fc.double({ min: 0, max: 1, noNaN: true }), ({ larger, ratio, slant, share, wideUp }, u, v) => {
+      const bend = bendOf(fanOf(larger, larger * ratio, slant, share), wideUp);
+      // Roll the fan up: its apex is the cone's tip, and the way round on paper is the way round on the cone, stretched.
+      const rolled = (x: number, y: number) => {
+        const paper = bendPoint(bend, { xMm: x * bend.plane.widthMm, yMm: y * bend.plane.heightMm });
+        const [dx, dy] = [paper.xMm - bend.centre.xMm, wideUp ? bend.centre.yMm - paper.yMm : paper.yMm - bend.centre.yMm];
+        const fromTip = Math.hypot(dx, dy);
+        const around = Math.atan2(dx, dy) * ((2 * Math.PI * share) / bend.angleRad);
+        const radius = (fromTip * larger) / 2 / bend.outerRadiusMm;
+        return { radius, around, down: fromTip };
+      };
+      const [start, middle, end] = [rolled(0.02, v), rolled(u, v), rolled(0.98, v)];
+      expect(middle.down).toBeCloseTo(start.down, 6);
+      expect(middle.down).toBeCloseTo(end.down, 6);
+      const [above, below] = [rolled(u, 0.03), rolled(u, 0.97)];
+      if (share < 0.99) expect(above.around).toBeCloseTo(below.around, 6);
+      // Evenly spread along the side and round it.
+      expect(rolled(u, 0.5).down).toBeCloseTo((rolled(u, 0).down + rolled(u, 1).down) / 2, 6);
+      const back = unbendPoint(bend, bendPoint(bend, { xMm: u * bend.plane.widthMm, yMm: v * bend.plane.heightMm }));
+      expect(back.yMm).toBeCloseTo(v * bend.plane.heightMm, 6);
+    }));
   });
 });
 

@@ -2,12 +2,13 @@
  * Where a print, its marks and its check bar go on the pages. Millimetres, origin at the page's top left corner, y down,
  * as the page is printed (mirrored). The printer leaves a margin on every side white; a strip below the print, or
  * beside it where only that side has room, holds the 100 mm bar and the words. A print larger than a page is cut into tiles: each but the last of a row and column
- * goes on over the join by the overlap, and the next begins exactly at it, so that only one side of a join is trimmed.
+ * goes on over the join by the overlap, and the next begins exactly at it, so that only one side of a join is trimmed. Several prints share pages.
  */
 import { fail, ok, type Result } from '@/core/shared';
 import { MM_PER_INCH } from '@/core/measure';
 import type { SizePx } from '@/core/picture';
 import type { RectMm, SizeMm } from '@/core/shape';
+import { fitsIn, nest, type NestedItem } from './nest';
 
 export type PaperId = 'letter' | 'legal' | 'tabloid' | 'a4' | 'a3' | 'custom';
 export type Orientation = 'auto' | 'portrait' | 'landscape';
@@ -38,28 +39,55 @@ export interface Tile {
   joinYMm: number | null;
 }
 
+/** One print, or a tile of it, on a page. */
+export interface PlacedPrint {
+  /** Index among the prints that were laid out, and which of its copies. */
+  print: number;
+  copy: number;
+  /** Its place on the page; a turned one is a quarter turn clockwise, so that its width runs down. */
+  place: RectMm;
+  turned: boolean;
+  tile: Tile;
+  joinMarks: readonly Line[];
+  trimCorners: readonly Line[];
+  centreMarks: readonly Line[];
+  /** Pixels that it is made with, before turning. */
+  rasterPx: SizePx;
+}
+
 export interface SheetLayout {
   paper: Paper;
   orientation: Exclude<Orientation, 'auto'>;
   page: SizeMm;
   printable: RectMm;
-  /** The tile's place on the page: the whole print where there is one page. */
-  print: RectMm;
-  tile: Tile;
-  joinMarks: readonly Line[];
-  /** Pixels that the print is made with, and their density. */
-  rasterPx: SizePx;
+  places: readonly PlacedPrint[];
   rasterPpi: number;
-  trimCorners: readonly Line[];
-  centreMarks: readonly Line[];
   /** The check bar, exactly 100 mm from end to end. */
   bar: Line;
   /** The strip's own frame: words run along it. */
   strip: { rect: RectMm; vertical: boolean };
 }
 
-/** All pages of one print, in reading order as printed. */
-export interface SheetPack { pages: readonly SheetLayout[]; columns: number; rows: number; overlapMm: number; paper: Paper; orientation: Exclude<Orientation, 'auto'>; page: SizeMm; printPx: SizePx }
+/** All pages, tiles in reading order as printed, then what is nested. */
+export interface SheetPack {
+  pages: readonly SheetLayout[];
+  /** Pages that the first print takes across and down: 1 × 1 where it is whole. */
+  columns: number;
+  rows: number;
+  overlapMm: number;
+  paper: Paper;
+  orientation: Exclude<Orientation, 'auto'>;
+  page: SizeMm;
+  /** Size of each print, mm and dots. */
+  prints: readonly (SizeMm & SizePx)[];
+  copies: number;
+  /** Pages that each print on pages of its own would take. */
+  pagesApart: number;
+}
+
+/** From a print's own millimetres, as printed, to its page: x = a·x + c·y + e, y = b·x + d·y + f. */
+export const placeMatrix = ({ place, turned, tile: { window } }: PlacedPrint): [number, number, number, number, number, number] =>
+  turned ? [0, 1, -1, 0, place.xMm + place.widthMm + window.yMm, place.yMm - window.xMm] : [1, 0, 0, 1, place.xMm - window.xMm, place.yMm - window.yMm];
 
 export type LayoutCode = 'print-too-large' | 'print-empty' | 'page-too-small' | 'too-many-pages';
 
@@ -120,32 +148,76 @@ function cut(lengthMm: number, roomMm: number, overlapMm: number): { count: numb
 }
 
 /**
- * Lays one print out on as many pages as it needs.
+ * Lays prints out on as few pages as they need: one larger than a page is cut into tiles, the others are nested, turned where that helps.
  *
  * @returns `print-empty`, `print-too-large` (over 3 m), `page-too-small` where margins and overlap leave nothing of a page, or `too-many-pages`
  */
-export function layoutPack(print: SizeMm, choice: LayoutChoice): Result<SheetPack, LayoutCode> {
-  if (!(print.widthMm > 0 && print.heightMm > 0)) return fail('print-empty', `expected a print, got ${print.widthMm} × ${print.heightMm} mm`);
-  if (Math.max(print.widthMm, print.heightMm) > MAX_PRINT_MM) {
-    return fail('print-too-large', `expected at most ${MAX_PRINT_MM} mm, got ${print.widthMm} × ${print.heightMm} mm`, { values: { maxMm: MAX_PRINT_MM } });
-  }
-  const natural = print.widthMm > print.heightMm ? 'landscape' : 'portrait';
+export function layoutPack(prints: readonly SizeMm[], choice: LayoutChoice, copies = 1): Result<SheetPack, LayoutCode> {
+  const empty = prints.length === 0 ? { widthMm: 0, heightMm: 0 } : prints.find((print) => !(print.widthMm > 0 && print.heightMm > 0));
+  if (empty) return fail('print-empty', `expected a print, got ${empty.widthMm} × ${empty.heightMm} mm`);
+  const large = prints.find((print) => Math.max(print.widthMm, print.heightMm) > MAX_PRINT_MM);
+  if (large) return fail('print-too-large', `expected at most ${MAX_PRINT_MM} mm, got ${large.widthMm} × ${large.heightMm} mm`, { values: { maxMm: MAX_PRINT_MM } });
+  const natural = prints[0].widthMm > prints[0].heightMm ? 'landscape' : 'portrait';
   const ways = choice.orientation === 'auto' ? ([natural, natural === 'landscape' ? 'portrait' : 'landscape'] as const) : [choice.orientation];
-  const packs = ways.map((way) => packOf(print, choice, way));
+  const packs = ways.map((way) => packOf(prints, copies, choice, way));
   const best = packs.filter((pack) => pack.ok).sort((a, b) => a.value.pages.length - b.value.pages.length).at(0);
   return best ?? packs[0];
 }
 
-function packOf(print: SizeMm, { paper, overlapMm, marginMm }: LayoutChoice, orientation: Exclude<Orientation, 'auto'>): Result<SheetPack, LayoutCode> {
+interface Frame { paper: Paper; orientation: Exclude<Orientation, 'auto'>; page: SizeMm; printable: RectMm }
+
+const WHOLE_TILE = { index: 0, column: 0, row: 0, joinXMm: null, joinYMm: null } as const;
+const wholeTile = (size: SizeMm): Tile => ({ ...WHOLE_TILE, window: { xMm: 0, yMm: 0, widthMm: size.widthMm, heightMm: size.heightMm } });
+
+function packOf(prints: readonly SizeMm[], copies: number, { paper, overlapMm, marginMm }: LayoutChoice, orientation: Frame['orientation']): Result<SheetPack, LayoutCode> {
   const page = pageSize(paper, orientation);
   const printable = printableOf(page, marginMm);
-  const whole = stripSide(print, printable) !== null;
-  const room = whole ? { widthMm: printable.widthMm, heightMm: printable.heightMm } : { widthMm: printable.widthMm - 2 * MARK_ROOM_MM, heightMm: printable.heightMm - STRIP_MM - 2 * MARK_ROOM_MM };
-  if (room.widthMm - overlapMm < LEAST_TILE_MM || room.heightMm - overlapMm < LEAST_TILE_MM || (whole ? false : printable.widthMm < BAR_MM + 2)) {
-    return fail('page-too-small', `expected a page with room for a tile, got ${page.widthMm} × ${page.heightMm} mm less ${marginMm} mm`);
+  const frame: Frame = { paper, orientation, page, printable };
+  const tiled: SheetLayout[][] = [];
+  const alone: { print: number; turned: boolean }[] = [];
+  const nested: { print: number; size: SizeMm }[] = [];
+  const room = nestRoom(printable);
+  const one = prints.length * copies === 1;
+  let grid = { columns: 1, rows: 1 };
+  for (const [print, size] of prints.entries()) {
+    if (!one && fitsIn(size, room)) nested.push({ print, size });
+    else if (stripSide(size, printable)) alone.push({ print, turned: false });
+    else if (!one && stripSide(turned(size), printable)) alone.push({ print, turned: true });
+    else {
+      const tiles = tilesOf(size, print, frame, overlapMm);
+      if (!tiles.ok) return tiles;
+      tiled.push(tiles.value.pages);
+      if (print === 0) grid = tiles.value;
+    }
   }
-  const across = whole ? { count: 1, ownMm: print.widthMm } : cut(print.widthMm, room.widthMm, overlapMm);
-  const along = whole ? { count: 1, ownMm: print.heightMm } : cut(print.heightMm, room.heightMm, overlapMm);
+  const each = Array.from({ length: copies }, (_, copy) => copy);
+  const ofCopy = (pages: readonly SheetLayout[], copy: number): SheetLayout[] => pages.map((sheet) => ({ ...sheet, places: sheet.places.map((place) => ({ ...place, copy })) }));
+  const apart = each.flatMap((copy) => [
+    ...tiled.flatMap((pages) => ofCopy(pages, copy)),
+    ...alone.map(({ print, turned: quarter }) => pageWith([{ print, copy, size: prints[print], turned: quarter }], frame)),
+  ]);
+  const together = nest(each.flatMap((copy) => nested.map((item) => ({ ...item, copy }))), room).map((items) => nestedPage(items, frame, room));
+  const pages = [...apart, ...together];
+  if (pages.length > MOST_PAGES) return fail('too-many-pages', `expected at most ${MOST_PAGES} pages, got ${pages.length}`, { values: { pages: pages.length, most: MOST_PAGES } });
+  return ok({
+    pages, columns: grid.columns, rows: grid.rows, overlapMm, paper, orientation, page, copies,
+    prints: prints.map((print) => ({ widthMm: print.widthMm, heightMm: print.heightMm, ...rasterSize(print) })), pagesApart: apart.length + nested.length * copies,
+  });
+}
+
+/** Room for nested prints: the printable area above the strip, less what marks at the edge need. */
+const nestRoom = (printable: RectMm): RectMm => ({
+  xMm: printable.xMm + MARK_ROOM_MM, yMm: printable.yMm + MARK_ROOM_MM, widthMm: printable.widthMm - 2 * MARK_ROOM_MM, heightMm: printable.heightMm - STRIP_MM - 2 * MARK_ROOM_MM,
+});
+
+function tilesOf(print: SizeMm, index: number, frame: Frame, overlapMm: number): Result<{ pages: SheetLayout[]; columns: number; rows: number }, LayoutCode> {
+  const { page, printable } = frame;
+  const room = { widthMm: printable.widthMm - 2 * MARK_ROOM_MM, heightMm: printable.heightMm - STRIP_MM - 2 * MARK_ROOM_MM };
+  if (room.widthMm - overlapMm < LEAST_TILE_MM || room.heightMm - overlapMm < LEAST_TILE_MM || printable.widthMm < BAR_MM + 2) {
+    return fail('page-too-small', `expected a page with room for a tile, got ${page.widthMm} × ${page.heightMm} mm`);
+  }
+  const across = cut(print.widthMm, room.widthMm, overlapMm);
+  const along = cut(print.heightMm, room.heightMm, overlapMm);
   if (across.count * along.count > MOST_PAGES) return fail('too-many-pages', `expected at most ${MOST_PAGES} pages, got ${across.count * along.count}`, { values: { pages: across.count * along.count, most: MOST_PAGES } });
   const pages: SheetLayout[] = [];
   for (let row = 0; row < along.count; row++) {
@@ -155,27 +227,44 @@ function packOf(print: SizeMm, { paper, overlapMm, marginMm }: LayoutChoice, ori
       const window: RectMm = {
         xMm: left, yMm: top, widthMm: lastX ? print.widthMm - left : Math.min(across.ownMm + overlapMm, print.widthMm - left), heightMm: lastY ? print.heightMm - top : Math.min(along.ownMm + overlapMm, print.heightMm - top),
       };
-      pages.push(pageOf({ index: pages.length, column, row, window, joinXMm: lastX ? null : across.ownMm, joinYMm: lastY ? null : along.ownMm }, paper, orientation, page, printable));
+      const tile: Tile = { index: pages.length, column, row, window, joinXMm: lastX ? null : across.ownMm, joinYMm: lastY ? null : along.ownMm };
+      pages.push(pageWith([{ print: index, copy: 0, size: window, turned: false, tile }], frame));
     }
   }
-  return ok({ pages, columns: across.count, rows: along.count, overlapMm, paper, orientation, page, printPx: rasterSize(print) });
+  return ok({ pages, columns: across.count, rows: along.count });
 }
 
-function pageOf(tile: Tile, paper: Paper, orientation: Exclude<Orientation, 'auto'>, page: SizeMm, printable: RectMm): SheetLayout {
-  const size: SizeMm = tile.window;
+interface Item { print: number; copy: number; size: SizeMm; turned: boolean; tile?: Tile }
+
+/** A page with one print, or one tile, in the middle. */
+function pageWith([item]: readonly Item[], frame: Frame): SheetLayout {
+  const { printable } = frame;
+  const size = item.turned ? turned(item.size) : item.size;
   const below = stripSide(size, printable) !== 'beside';
   const room = { widthMm: printable.widthMm - (below ? 0 : STRIP_MM), heightMm: printable.heightMm - (below ? STRIP_MM : 0) };
-  const placed: RectMm = {
-    xMm: printable.xMm + (room.widthMm - size.widthMm) / 2, yMm: printable.yMm + (room.heightMm - size.heightMm) / 2, widthMm: size.widthMm, heightMm: size.heightMm,
-  };
+  const place: RectMm = { xMm: printable.xMm + (room.widthMm - size.widthMm) / 2, yMm: printable.yMm + (room.heightMm - size.heightMm) / 2, widthMm: size.widthMm, heightMm: size.heightMm };
+  return sheetWith([placed(item, place, printable, item.tile === undefined || (item.tile.joinXMm === null && item.tile.joinYMm === null && item.tile.index === 0))], frame, below);
+}
+
+const nestedPage = (items: readonly NestedItem<{ print: number; copy: number; size: SizeMm }>[], frame: Frame, room: RectMm): SheetLayout =>
+  sheetWith(items.map(({ item, xMm, yMm, turned: quarter }) => {
+    const size = quarter ? turned(item.size) : item.size;
+    return placed({ ...item, turned: quarter }, { xMm: room.xMm + xMm, yMm: room.yMm + yMm, widthMm: size.widthMm, heightMm: size.heightMm }, frame.printable, true);
+  }), frame, true);
+
+function sheetWith(places: readonly PlacedPrint[], frame: Frame, below: boolean): SheetLayout {
+  const { printable } = frame;
   const strip: RectMm = below
     ? { xMm: printable.xMm, yMm: printable.yMm + printable.heightMm - STRIP_MM, widthMm: printable.widthMm, heightMm: STRIP_MM }
     : { xMm: printable.xMm + printable.widthMm - STRIP_MM, yMm: printable.yMm, widthMm: STRIP_MM, heightMm: printable.heightMm };
+  return { ...frame, places, rasterPpi: PRINT_PPI, bar: checkBar(strip, !below), strip: { rect: strip, vertical: !below } };
+}
+
+function placed({ print, copy, size, turned: quarter, tile = wholeTile(size) }: Item, place: RectMm, printable: RectMm, centred: boolean): PlacedPrint {
   return {
-    paper, orientation, page, printable, print: placed, tile, rasterPx: rasterSize(size), rasterPpi: PRINT_PPI,
-    trimCorners: trimCorners(placed, printable), centreMarks: tile.joinXMm === null && tile.joinYMm === null && tile.index === 0 ? centreMarks(placed, printable) : [],
-    joinMarks: marksOutside(placed, printable, tile.joinXMm === null ? [] : [placed.xMm + tile.joinXMm], tile.joinYMm === null ? [] : [placed.yMm + tile.joinYMm]),
-    bar: checkBar(strip, !below), strip: { rect: strip, vertical: !below },
+    print, copy, place, turned: quarter, tile, rasterPx: rasterSize(size),
+    trimCorners: trimCorners(place, printable), centreMarks: centred ? centreMarks(place, printable) : [],
+    joinMarks: marksOutside(place, printable, tile.joinXMm === null ? [] : [place.xMm + tile.joinXMm], tile.joinYMm === null ? [] : [place.yMm + tile.joinYMm]),
   };
 }
 

@@ -1,79 +1,84 @@
 /**
- * Writes the sheet as a PDF at exact size: the page box is the paper, one unit is 1/72 in, and viewers are asked not to scale.
- * The picture arrives as it is printed, mirrored or not, as JPEG; marks, bar and words are vectors. The same input gives the same bytes.
+ * Writes sheets as a PDF at exact size: the page box is the paper, one unit is 1/72 in, viewers are asked not to scale, and every page has its bookmark. The pictures arrive as
+ * they are printed, mirrored or not, as JPEG in bands; marks, bar and words are vectors. The same input gives the same bytes.
  */
-import { PDFDocument, PrintScaling, StandardFonts, clip, concatTransformationMatrix, endPath, popGraphicsState, pushGraphicsState, rectangle, rgb, type PDFFont, type PDFPage } from 'pdf-lib';
-import { formatSize, mmToPoints, type UnitSystem } from '@/core/measure';
-import type { RectMm } from '@/core/shape';
-import { BAR_MM, type Line, type SheetLayout } from './layout';
+import {
+  LineCapStyle, PDFDocument, PDFHexString, PDFName, PrintScaling, StandardFonts, clip, concatTransformationMatrix, drawObject, endPath, popGraphicsState, pushGraphicsState, rectangle, rgb, type PDFFont, type PDFPage, type PDFRef,
+} from 'pdf-lib';
+import { mmToPoints } from '@/core/measure';
+import { ringPath } from '@/core/shape';
+import { placeMatrix, type PlacedPrint, type SheetLayout, type SheetPack } from './layout';
+import { MARK_MM, sheetMarks, type Mark, type SheetText } from './marks';
 import { TRUE_PRINTER, printerScale, type PrinterTruth } from './printer';
 
-export interface SheetOutline { path: string; folds: readonly Line[]; print: RectMm }
-
-export interface SheetText {
-  pieceName: string;
-  unitSystem: UnitSystem;
-  /** False where it is traced: then it is printed the right way round, and says so. */
-  mirrored: boolean;
-  /** Where to cut and to fold a blank that is no plain rectangle: path data in mm on its face, and the whole print's place there; null where the corner marks say it all. */
-  outline: SheetOutline | null;
-  /** Written into the file, so that it is the same whenever it is made. */
-  createdAt: Date;
-}
-
 const INK = rgb(0.118, 0.129, 0.149);
-const HAIRLINE_PT = 0.4;
-const JOIN_PT = 1.1;
-const CUT_PT = 0.5;
-/** A cut line on the print's rim is drawn whole. */
-const CUT_BLEED_MM = 0.3;
 /** Seen on light and dark pictures alike. */
 const CUT = rgb(0.83, 0.1, 0.42);
-const BAR_PT = 0.9;
-const BAR_TICK_MM = 1.6;
-/** Reads backwards on the mirrored sheet, true from the back and on the piece. */
-const MIRROR_WORDS = 'READS TRUE ON THE PIECE';
-const UNMIRRORED_WORDS = 'NOT MIRRORED ON PURPOSE';
+const FOLD_DASH_PT = 4;
 
-export interface SheetPage { layout: SheetLayout; /** The tile as it is printed. */ jpeg: Uint8Array }
+/** A band of a placed print, as it is printed: rows of its raster from `top`. Bands may overlap: later ones lie over earlier ones. */
+export interface PrintBand { jpeg: Uint8Array; top: number; rows: number }
+/** For each page, for each of its places, the bands from the top. */
+export type SheetImages = readonly (readonly (readonly PrintBand[])[])[];
+
+interface Fonts { plain: PDFFont; bold: PDFFont }
 
 /** @param truth what the printer does to sizes; every sheet is drawn against it and says so */
-export async function writeSheetPdf(pages: readonly SheetPage[], text: SheetText, truth: PrinterTruth = TRUE_PRINTER): Promise<Uint8Array> {
+export async function writeSheetPdf(pack: SheetPack, images: SheetImages, text: SheetText, truth: PrinterTruth = TRUE_PRINTER): Promise<Uint8Array> {
   const document = await PDFDocument.create();
-  document.setTitle(`${text.pieceName} – ${text.mirrored ? 'mirrored print' : 'print, not mirrored on purpose'}`, { showInWindowTitleBar: true });
+  document.setTitle(`${text.title} – ${text.mirrored ? 'mirrored print' : 'print, not mirrored on purpose'}`, { showInWindowTitleBar: true });
   document.setCreator('Fobbet');
   document.setProducer('Fobbet');
   document.setCreationDate(text.createdAt);
   document.setModificationDate(text.createdAt);
   document.catalog.getOrCreateViewerPreferences().setPrintScaling(PrintScaling.None);
   const fonts = { plain: await document.embedFont(StandardFonts.Helvetica), bold: await document.embedFont(StandardFonts.HelveticaBold) };
-  for (const { layout, jpeg } of pages) {
+  const bookmarks: { title: string; page: PDFRef }[] = [];
+  for (const [index, layout] of pack.pages.entries()) {
     const page = document.addPage([mmToPoints(layout.page.widthMm), mmToPoints(layout.page.heightMm)]);
     page.pushOperators(pushGraphicsState(), correction(layout, truth));
-    const { xMm, yMm, widthMm, heightMm } = layout.print;
-    page.drawImage(await document.embedJpg(jpeg), {
-      x: mmToPoints(xMm), y: mmToPoints(layout.page.heightMm - yMm - heightMm), width: mmToPoints(widthMm), height: mmToPoints(heightMm),
-    });
-    for (const line of [...layout.trimCorners, ...layout.centreMarks]) drawLine(page, layout, line, HAIRLINE_PT);
-    if (text.outline) drawOutline(page, layout, text.outline, text.mirrored);
-    for (const line of layout.joinMarks) drawLine(page, layout, line, JOIN_PT);
-    drawBar(page, layout);
-    drawWords(page, layout, text, fonts, pages, truth);
+    for (const [at, placed] of layout.places.entries()) for (const band of images[index][at]) await drawBand(document, page, layout, placed, band);
+    for (const mark of sheetMarks(layout, pack, text, truth)) drawMark(page, layout, mark, fonts);
     page.pushOperators(popGraphicsState());
+    bookmarks.push({ title: bookmarkOf(layout, pack, text, index), page: page.ref });
   }
+  addBookmarks(document, bookmarks);
   return document.save({ useObjectStreams: false });
 }
 
-/** The cut line of the blank and its folds over the tile, as they are printed; what lies outside the tile is cut off. */
-function drawOutline(page: PDFPage, { print, page: { heightMm }, tile }: SheetLayout, { path, folds, print: whole }: SheetOutline, mirrored: boolean): void {
-  const box = { x: mmToPoints(print.xMm - CUT_BLEED_MM), y: mmToPoints(heightMm - print.yMm - print.heightMm - CUT_BLEED_MM), width: mmToPoints(print.widthMm + 2 * CUT_BLEED_MM), height: mmToPoints(print.heightMm + 2 * CUT_BLEED_MM) };
-  // From the face's millimetres to the page: the print's window, turned over where it is mirrored.
-  const left = print.xMm - tile.window.xMm + (mirrored ? whole.xMm + whole.widthMm : -whole.xMm);
-  const top = heightMm - (print.yMm - tile.window.yMm - whole.yMm);
-  page.pushOperators(pushGraphicsState(), rectangle(box.x, box.y, box.width, box.height), clip(), endPath(), concatTransformationMatrix(mirrored ? -1 : 1, 0, 0, 1, mmToPoints(left), mmToPoints(top)));
-  page.drawSvgPath(path, { x: 0, y: 0, scale: mmToPoints(1), borderColor: CUT, borderWidth: CUT_PT / mmToPoints(1) });
-  for (const { x1, y1, x2, y2 } of folds) page.drawLine({ start: { x: mmToPoints(x1), y: -mmToPoints(y1) }, end: { x: mmToPoints(x2), y: -mmToPoints(y2) }, thickness: CUT_PT, color: CUT, dashArray: [4, 4] });
-  page.pushOperators(popGraphicsState());
+function bookmarkOf({ places }: SheetLayout, pack: SheetPack, text: SheetText, index: number): string {
+  const names = [...new Set(places.map((place) => text.prints[place.print].name))].join(', ');
+  const [{ tile, print, copy }] = places;
+  const tiled = tile.window.widthMm < pack.prints[print].widthMm || tile.window.heightMm < pack.prints[print].heightMm;
+  return `Page ${index + 1}: ${names}${tiled ? `, row ${tile.row + 1}, column ${tile.column + 1}` : ''}${pack.copies > 1 && places.length === 1 ? `, copy ${copy + 1}` : ''}`;
+}
+
+/** The outline that a viewer shows beside the pages. */
+function addBookmarks(document: PDFDocument, marks: readonly { title: string; page: PDFRef }[]): void {
+  const { context } = document;
+  const root = context.nextRef();
+  const refs = marks.map(() => context.nextRef());
+  marks.forEach(({ title, page }, index) => context.assign(refs[index], context.obj({
+    Title: PDFHexString.fromText(title), Parent: root, Dest: [page, PDFName.of('Fit')], ...(index > 0 ? { Prev: refs[index - 1] } : {}), ...(index < refs.length - 1 ? { Next: refs[index + 1] } : {}),
+  })));
+  context.assign(root, context.obj({ Type: PDFName.of('Outlines'), First: refs[0], Last: refs[refs.length - 1], Count: refs.length }));
+  document.catalog.set(PDFName.of('Outlines'), root);
+  document.catalog.set(PDFName.of('PageMode'), PDFName.of(marks.length > 1 ? 'UseOutlines' : 'UseNone'));
+}
+
+async function drawBand(document: PDFDocument, page: PDFPage, layout: SheetLayout, placed: PlacedPrint, { jpeg, top, rows }: PrintBand): Promise<void> {
+  const image = await document.embedJpg(jpeg);
+  const name = page.node.newXObject('Picture', image.ref);
+  const [a, b, c, d, e, f] = placeMatrix(placed);
+  const { window } = placed.tile;
+  const mmPerDot = window.heightMm / placed.rasterPx.heightPx;
+  const [y0, h] = [window.yMm + top * mmPerDot, rows * mmPerDot];
+  const at = (u: number, v: number) => {
+    const [x, y] = [window.xMm + u * window.widthMm, y0 + (1 - v) * h];
+    return [mmToPoints(a * x + c * y + e), mmToPoints(layout.page.heightMm - (b * x + d * y + f))];
+  };
+  const [[ox, oy], [ux, uy], [vx, vy]] = [at(0, 0), at(1, 0), at(0, 1)];
+  page.pushOperators(pushGraphicsState(), concatTransformationMatrix(ux - ox, uy - oy, vx - ox, vy - oy, ox, oy), drawObject(name), popGraphicsState());
 }
 
 /** Draws the page larger or smaller about its middle. A landscape page is fed upright, so its width runs along the feed. */
@@ -84,91 +89,34 @@ function correction({ page, orientation }: SheetLayout, truth: PrinterTruth): Re
   return concatTransformationMatrix(sx, 0, 0, sy, cx * (1 - sx), cy * (1 - sy));
 }
 
-function drawLine(page: PDFPage, layout: SheetLayout, { x1, y1, x2, y2 }: Line, thickness: number): void {
-  const height = layout.page.heightMm;
-  page.drawLine({ start: { x: mmToPoints(x1), y: mmToPoints(height - y1) }, end: { x: mmToPoints(x2), y: mmToPoints(height - y2) }, thickness, color: INK });
-}
-
-function drawBar(page: PDFPage, layout: SheetLayout): void {
-  const { bar, strip } = layout;
-  drawLine(page, layout, bar, BAR_PT);
-  for (let mm = 0; mm <= BAR_MM; mm += 10) {
-    const tick = mm % 50 === 0 ? BAR_TICK_MM : BAR_TICK_MM / 2;
-    const mark = strip.vertical
-      ? { x1: bar.x1 - tick, y1: bar.y1 + mm, x2: bar.x1, y2: bar.y1 + mm }
-      : { x1: bar.x1 + mm, y1: bar.y1 - tick, x2: bar.x1 + mm, y2: bar.y1 };
-    drawLine(page, layout, mark, HAIRLINE_PT);
+function drawMark(page: PDFPage, { page: { heightMm } }: SheetLayout, mark: Mark, fonts: Fonts): void {
+  const at = (xMm: number, yMm: number) => ({ x: mmToPoints(xMm), y: mmToPoints(heightMm - yMm) });
+  switch (mark.kind) {
+    case 'line': page.drawLine({ start: at(mark.line.x1, mark.line.y1), end: at(mark.line.x2, mark.line.y2), thickness: mmToPoints(mark.widthMm), color: INK }); return;
+    case 'fill': page.drawSvgPath(ringPath(mark.ring), { ...at(0, 0), scale: mmToPoints(1), color: INK }); return;
+    case 'box': page.drawRectangle({ ...at(mark.rect.xMm, mark.rect.yMm + mark.rect.heightMm), width: mmToPoints(mark.rect.widthMm), height: mmToPoints(mark.rect.heightMm), borderColor: INK, borderWidth: mmToPoints(MARK_MM.hairline), ...(mark.filled ? { color: INK } : {}) }); return;
+    case 'outline': {
+      const corner = at(mark.clip.xMm, mark.clip.yMm + mark.clip.heightMm);
+      page.pushOperators(pushGraphicsState(), rectangle(corner.x, corner.y, mmToPoints(mark.clip.widthMm), mmToPoints(mark.clip.heightMm)), clip(), endPath());
+      if (mark.rings.length > 0) page.drawSvgPath(mark.rings.map(ringPath).join(' '), { ...at(0, 0), scale: mmToPoints(1), borderColor: CUT, borderWidth: MARK_MM.cut, borderLineCap: LineCapStyle.Round });
+      for (const { x1, y1, x2, y2 } of mark.folds) page.drawLine({ start: at(x1, y1), end: at(x2, y2), thickness: mmToPoints(MARK_MM.cut), color: CUT, dashArray: [FOLD_DASH_PT, FOLD_DASH_PT] });
+      page.pushOperators(popGraphicsState());
+      return;
+    }
+    case 'words': drawWords(page, mark, at(mark.at.xMm, mark.at.yMm), mark.bold ? fonts.bold : fonts.plain); return;
   }
 }
 
-interface Fonts { plain: PDFFont; bold: PDFFont }
-
-function drawWords(page: PDFPage, layout: SheetLayout, text: SheetText, { plain, bold }: Fonts, pages: readonly SheetPage[], truth: PrinterTruth): void {
-  const { strip, paper, tile } = layout;
-  const size = formatSize([Math.max(...pages.map(({ layout: one }) => one.tile.window.xMm + one.tile.window.widthMm)), Math.max(...pages.map(({ layout: one }) => one.tile.window.yMm + one.tile.window.heightMm))], text.unitSystem);
-  const name = encodable(text.pieceName, bold);
-  // Along the strip: origin at the start of its inner edge, x along, y towards the page's edge.
-  const along = (xMm: number, yMm: number) =>
-    strip.vertical
-      ? { x: mmToPoints(strip.rect.xMm + yMm), y: mmToPoints(layout.page.heightMm - strip.rect.yMm - xMm), turn: true }
-      : { x: mmToPoints(strip.rect.xMm + xMm), y: mmToPoints(layout.page.heightMm - strip.rect.yMm - yMm), turn: false };
-  const write = (words: string, xMm: number, yMm: number, font: PDFFont, points: number, mirrored = false) => {
-    const { x, y, turn } = along(xMm, yMm);
-    const [cos, sin] = turn ? [0, -1] : [1, 0];
-    const flip = mirrored ? -1 : 1;
-    page.pushOperators(pushGraphicsState(), concatTransformationMatrix(cos * flip, sin * flip, -sin, cos, x, y));
-    page.drawText(encodable(words, font), { x: 0, y: 0, size: points, font, color: INK });
-    page.pushOperators(popGraphicsState());
-  };
-  write(`This bar measures ${BAR_MM} mm (3.94 in). If not: print again at 100 %, no scaling.`, 1, 6.4, plain, 6);
-  const wordsStart = BAR_MM + 5;
-  // On a narrow paper the words are smaller rather than cut off.
-  const spareMm = (strip.vertical ? strip.rect.heightMm : strip.rect.widthMm) - wordsStart - 1;
-  const points = Math.min(10, Math.max(3, (10 * spareMm * 72) / (25.4 * bold.widthOfTextAtSize(MIRROR_WORDS, 10))));
-  const mirrorWidthMm = (bold.widthOfTextAtSize(MIRROR_WORDS, points) * 25.4) / 72;
-  if (text.mirrored) {
-    write(MIRROR_WORDS, wordsStart + mirrorWidthMm, 6.9, bold, points, true);
-    write(shortened('Mirrored sheet: the words above read backwards here.', plain, 5.5, spareMm), wordsStart, 9.6, plain, 5.5);
-  } else {
-    write(UNMIRRORED_WORDS, wordsStart, 6.9, bold, points);
-    write('Right way round: it is not laid face down.', wordsStart, 9.6, plain, 5.5);
-  }
-  const facts = [name, `print ${size}`, paper.name, ...(pages.length > 1 ? [`page ${tile.index + 1} of ${pages.length}`] : []), ...corrected(truth)];
-  const roomMm = (strip.vertical ? strip.rect.heightMm : strip.rect.widthMm) - wordsStart - (pages.length > 1 ? MAP_MM + 2 : 0);
-  write(shortened(facts.join(' · '), plain, 5.5, roomMm), wordsStart, 11.8, plain, 5.5);
-  if (pages.length > 1) {
-    write(shortened(tileWords(layout), plain, 6, BAR_MM), 1, 3.4, plain, 6);
-    drawMap(page, layout, pages);
-  }
-}
-
-const corrected = (truth: PrinterTruth): string[] => {
-  const { across, along } = printerScale(truth);
-  return across === 1 && along === 1 ? [] : [`printer corrected × ${across.toFixed(4)} across, × ${along.toFixed(4)} along`];
-};
-
-/** What to do with this tile: which sides are cut, which go under the next page. */
-function tileWords({ tile }: SheetLayout): string {
-  const cut = [...(tile.column > 0 ? ['left'] : []), ...(tile.row > 0 ? ['top'] : [])];
-  const under = [...(tile.joinXMm !== null ? ['right'] : []), ...(tile.joinYMm !== null ? ['bottom'] : [])];
-  return [cut.length ? `Trim the ${cut.join(' and ')} edge along the corner marks.` : '', under.length ? `The ${under.join(' and ')} edge goes under the next page, up to the thick marks.` : ''].filter(Boolean).join(' ');
-}
-
-const MAP_MM = 16;
-
-/** A small map of the pages at the end of the strip, this one filled. */
-function drawMap(page: PDFPage, layout: SheetLayout, pages: readonly SheetPage[]): void {
-  const columns = Math.max(...pages.map(({ layout: one }) => one.tile.column)) + 1;
-  const rows = Math.max(...pages.map(({ layout: one }) => one.tile.row)) + 1;
-  const { rect } = layout.strip;
-  const cell = Math.min(MAP_MM / columns, (rect.heightMm - 2) / rows);
-  const [left, top] = [rect.xMm + rect.widthMm - columns * cell, rect.yMm + 1];
-  for (let row = 0; row < rows; row++) for (let column = 0; column < columns; column++) {
-    const here = row === layout.tile.row && column === layout.tile.column;
-    page.drawRectangle({
-      x: mmToPoints(left + column * cell), y: mmToPoints(layout.page.heightMm - top - (row + 1) * cell), width: mmToPoints(cell), height: mmToPoints(cell), borderColor: INK, borderWidth: HAIRLINE_PT, ...(here ? { color: INK } : {}),
-    });
-  }
+function drawWords(page: PDFPage, { words, sizeMm, mirrored, turned, maxMm }: Extract<Mark, { kind: 'words' }>, { x, y }: { x: number; y: number }, font: PDFFont): void {
+  const size = mmToPoints(sizeMm);
+  const text = shortened(words, font, size, maxMm);
+  if (text === '') return;
+  const width = mirrored ? font.widthOfTextAtSize(text, size) : 0;
+  const [cos, sin] = turned ? [0, -1] : [1, 0];
+  const flip = mirrored ? -1 : 1;
+  page.pushOperators(pushGraphicsState(), concatTransformationMatrix(cos * flip, sin * flip, -sin, cos, x + cos * width, y + sin * width));
+  page.drawText(text, { x: 0, y: 0, size, font, color: INK });
+  page.pushOperators(popGraphicsState());
 }
 
 /** The standard fonts know western letters only: others lose their accents, or become "?". */
@@ -180,6 +128,6 @@ function encodable(words: string, font: PDFFont): string {
 
 function shortened(words: string, font: PDFFont, points: number, widthMm: number): string {
   let text = encodable(words, font);
-  while (text.length > 1 && font.widthOfTextAtSize(text, points) > mmToPoints(widthMm)) text = text.slice(0, -1);
+  while (text.length > 0 && font.widthOfTextAtSize(text, points) > mmToPoints(widthMm)) text = text.slice(0, -1);
   return text;
 }

@@ -5,17 +5,21 @@ import { join } from 'node:path';
 import fc from 'fast-check';
 import sharp from 'sharp';
 import { writeCalibrationPdf } from './calibration';
-import { PAPER_IDS, TRUE_PRINTER, barVerdict, layoutPack, pagesThatHold, paperOf, printerScale, type Line, type Orientation, type PaperId } from './index';
+import { PAPER_IDS, PLAIN_FORM, TRUE_PRINTER, barVerdict, formPrint, layoutPack, pagesThatHold, paperOf, printerScale, type Line, type Orientation, type PaperId } from './index';
 import { resolveBlank } from '@/core/shape';
-import { writeSheetPdf, type SheetPage } from './pdf';
+import { writeSheetPdf, type SheetImages } from './pdf';
+import type { SheetText } from './marks';
 
 const OWN = { widthMm: 330, heightMm: 480 };
-const pack = (print: { widthMm: number; heightMm: number }, paper: PaperId, orientation: Orientation = 'auto', overlapMm = 10) => layoutPack(print, { paper: paperOf(paper, OWN), orientation, overlapMm, marginMm: 5 });
+const pack = (print: { widthMm: number; heightMm: number }, paper: PaperId, orientation: Orientation = 'auto', overlapMm = 10) => layoutPack([print], { paper: paperOf(paper, OWN), orientation, overlapMm, marginMm: 5 });
 const onePage = (print: { widthMm: number; heightMm: number }, paper: PaperId, orientation: Orientation = 'auto') => {
   const made = pack(print, paper, orientation);
   if (!made.ok || made.value.pages.length !== 1) throw new Error('expected one page');
   return made.value.pages[0];
 };
+const packOne = (print: { widthMm: number; heightMm: number }, paper: PaperId) => { const made = pack(print, paper); if (!made.ok) throw new Error(made.error.code); return made.value; };
+const text = (patch: Partial<SheetText> = {}): SheetText => ({ title: 'Ticket desk', unitSystem: 'metric', mirrored: true, prints: [{ name: 'Ticket desk', cut: null, folds: [], edge: 'cut' }], createdAt: new Date(0), ...patch });
+const whole = (jpeg: Uint8Array, heightPx: number): SheetImages => [[[{ jpeg, top: 0, rows: heightPx }]]];
 
 const length = ({ x1, y1, x2, y2 }: Line) => Math.hypot(x2 - x1, y2 - y1);
 
@@ -25,7 +29,7 @@ describe('laying a print out on a page', () => {
       const result = pack({ widthMm, heightMm }, paper);
       if (!result.ok) throw new Error(result.error.code);
       if (result.value.pages.length > 1) return expect(pagesThatHold({ widthMm, heightMm }).filter((page) => page.paper.id === paper)).toEqual([]);
-      const { printable, print, bar, trimCorners, centreMarks, page, rasterPx } = result.value.pages[0];
+      const { printable, places: [{ place: print, trimCorners, centreMarks, rasterPx }], bar, page } = result.value.pages[0];
       expect(print).toMatchObject({ widthMm, heightMm });
       const inside = (x: number, y: number) => x >= printable.xMm - 1e-9 && y >= printable.yMm - 1e-9 && x <= printable.xMm + printable.widthMm + 1e-9 && y <= printable.yMm + printable.heightMm + 1e-9;
       for (const line of [...trimCorners, ...centreMarks, bar]) expect(inside(line.x1, line.y1) && inside(line.x2, line.y2)).toBe(true);
@@ -59,14 +63,14 @@ describe('a print over several pages', () => {
       if (!made.ok) return expect(made.error.code).toBe('too-many-pages');
       const { pages, columns, rows } = made.value;
       expect(pages).toHaveLength(columns * rows);
-      for (const { tile, print: place, printable, joinMarks, trimCorners, strip } of pages) {
+      for (const { places: [{ tile, place, joinMarks, trimCorners }], printable, strip } of pages) {
         const { window } = tile;
         expect(place.xMm).toBeGreaterThanOrEqual(printable.xMm - 1e-9);
         expect(place.xMm + place.widthMm).toBeLessThanOrEqual(printable.xMm + printable.widthMm + 1e-9);
         expect(place.yMm).toBeGreaterThanOrEqual(printable.yMm - 1e-9);
         if (!strip.vertical) expect(place.yMm + place.heightMm).toBeLessThanOrEqual(strip.rect.yMm + 1e-9);
         expect([place.widthMm, place.heightMm]).toEqual([window.widthMm, window.heightMm]);
-        const right = pages.find((one) => one.tile.row === tile.row && one.tile.column === tile.column + 1);
+        const right = pages.map(({ places: [one] }) => one).find((one) => one.tile.row === tile.row && one.tile.column === tile.column + 1);
         expect(right === undefined).toBe(tile.joinXMm === null);
         if (right && tile.joinXMm !== null) {
           // The next page begins exactly at the join, and this one goes on under it.
@@ -116,7 +120,7 @@ describe('the PDF, read by poppler', () => {
     // As the worker hands it over: already mirrored, so the picture's left half, red, lies on the right.
     const half = await sharp({ create: { width: 300, height: 400, channels: 3, background: BLUE } }).png().toBuffer();
     const jpeg = await sharp({ create: { width: 600, height: 400, channels: 3, background: RED } }).composite([{ input: half, left: 0, top: 0 }]).jpeg({ quality: 95 }).toBuffer();
-    const pdf = await writeSheetPdf([{ layout, jpeg }], { pieceName: name, unitSystem: 'metric', mirrored: true, outline: null, createdAt: new Date(0) });
+    const pdf = await writeSheetPdf(packOne({ widthMm, heightMm }, paper), whole(jpeg, layout.places[0].rasterPx.heightPx), text({ title: name, prints: [{ name, cut: null, folds: [], edge: 'cut' }] }));
     const file = join(folder, `${widthMm}-${paper}.pdf`);
     writeFileSync(file, pdf);
     return { layout, file, pdf };
@@ -135,16 +139,16 @@ describe('the PDF, read by poppler', () => {
     const pixel = (x: number, y: number) => [...data.subarray((y * size.width + x) * 3, (y * size.width + x) * 3 + 3)];
     const toPx = (mm: number) => Math.round((mm / 25.4) * ppi);
     const coloured = ([r, g, b]: number[]) => Math.max(r, g, b) - Math.min(r, g, b) > 80;
-    const row = toPx(layout.print.yMm + heightMm / 2 + 7);
-    const column = toPx(layout.print.xMm + widthMm / 4);
+    const row = toPx(layout.places[0].place.yMm + heightMm / 2 + 7);
+    const column = toPx(layout.places[0].place.xMm + widthMm / 4);
     const xs = Array.from({ length: size.width }, (_, x) => x).filter((x) => coloured(pixel(x, row)));
     const ys = Array.from({ length: size.height }, (_, y) => y).filter((y) => coloured(pixel(column, y)));
     const mm = (px: number) => (px / ppi) * 25.4;
     expect(Math.abs(mm(xs.length) - widthMm)).toBeLessThanOrEqual(0.1);
     expect(Math.abs(mm(ys.length) - heightMm)).toBeLessThanOrEqual(0.1);
-    expect(Math.abs(mm(xs[0]) - layout.print.xMm)).toBeLessThanOrEqual(0.1);
-    expect(pixel(toPx(layout.print.xMm + 5), row)[2]).toBeGreaterThan(180);
-    expect(pixel(toPx(layout.print.xMm + widthMm - 5), row)[0]).toBeGreaterThan(180);
+    expect(Math.abs(mm(xs[0]) - layout.places[0].place.xMm)).toBeLessThanOrEqual(0.1);
+    expect(pixel(toPx(layout.places[0].place.xMm + 5), row)[2]).toBeGreaterThan(180);
+    expect(pixel(toPx(layout.places[0].place.xMm + widthMm - 5), row)[0]).toBeGreaterThan(180);
 
     const { bar, strip } = layout;
     const dark = ([r, g, b]: number[]) => r + g + b < 260;
@@ -170,37 +174,38 @@ describe('the PDF, read by poppler', () => {
     const layout = onePage(print, 'a4');
     const white = await sharp({ create: { width: 100, height: 120, channels: 3, background: '#fff' } }).jpeg().toBuffer();
     const file = join(folder, 'disc.pdf');
-    writeFileSync(file, await writeSheetPdf([{ layout, jpeg: white }], { pieceName: 'Disc', unitSystem: 'metric', mirrored: true, outline: { path: blank.value.path, folds: [], print }, createdAt: new Date(0) }));
+    const { blocks: [block] } = formPrint(blank.value, PLAIN_FORM, print, [], null);
+    writeFileSync(file, await writeSheetPdf(packOne(print, 'a4'), whole(white, layout.places[0].rasterPx.heightPx), text({ prints: [{ name: 'Disc', cut: block.cut, folds: [], edge: 'cut' }] })));
     const page = await drawn(file, 1);
     const red = (xMm: number, yMm: number) => { const at = (Math.floor((yMm / 25.4) * RASTER_PPI) * page.width + Math.floor((xMm / 25.4) * RASTER_PPI)) * 3; return page.data[at] - page.data[at + 1] > 60; };
     // Along the disc's middle: its right rim lies on the print's left edge as printed, its left rim is cut off by the print.
-    const middle = layout.print.yMm + 60;
+    const middle = layout.places[0].place.yMm + 60;
     const found = Array.from({ length: 2100 }, (_, i) => i / 10).filter((mm) => red(mm, middle));
-    expect(Math.abs(Math.min(...found) - layout.print.xMm)).toBeLessThan(0.25);
+    expect(Math.abs(Math.min(...found) - layout.places[0].place.xMm)).toBeLessThan(0.25);
     // Off the middle the chord is shorter by the circle's own measure.
-    const off = layout.print.yMm + 60 - 48;
+    const off = layout.places[0].place.yMm + 60 - 48;
     const chord = Array.from({ length: 2100 }, (_, i) => i / 10).filter((mm) => red(mm, off));
-    expect(Math.abs(Math.min(...chord) - (layout.print.xMm + 60 - 36))).toBeLessThan(0.35);
-    expect(Math.abs(Math.max(...chord) - (layout.print.xMm + 60 + 36))).toBeLessThan(0.35);
+    expect(Math.abs(Math.min(...chord) - (layout.places[0].place.xMm + 60 - 36))).toBeLessThan(0.35);
+    expect(Math.abs(Math.max(...chord) - (layout.places[0].place.xMm + 60 + 36))).toBeLessThan(0.35);
   });
 
   it.each([['plain', TRUE_PRINTER], ['on a printer 1.2 % short across and 0.4 % long along', { acrossMm: 98.8, alongMm: 100.4, marginMm: null }]] as const)('tiles, cut at their marks and put together again, are the print: %s', async (_, truth) => {
     const print = { widthMm: 380, heightMm: 230 };
-    const made = layoutPack(print, { paper: paperOf('custom', { widthMm: 210, heightMm: 150 }), orientation: 'portrait', overlapMm: 10, marginMm: 5 });
+    const made = layoutPack([print], { paper: paperOf('custom', { widthMm: 210, heightMm: 150 }), orientation: 'portrait', overlapMm: 10, marginMm: 5 });
     if (!made.ok) throw new Error(made.error.code);
-    const { printPx, pages: layouts } = made.value;
+    const { prints: [printPx], pages: layouts } = made.value;
     expect(layouts.length).toBeGreaterThan(2);
     // A smooth picture that is different everywhere, as printed.
     const level = (x: number, y: number) => [40 + 170 * (x / printPx.widthPx), 40 + 170 * (y / printPx.heightPx), Math.abs(((x + 2 * y) % 1600) - 800) / 4 + 30];
-    const pages: SheetPage[] = await Promise.all(layouts.map(async (layout) => {
+    const images: SheetImages = await Promise.all(layouts.map(async ({ places: [layout] }) => {
       const [left, top] = [Math.round((layout.tile.window.xMm / 25.4) * 300), Math.round((layout.tile.window.yMm / 25.4) * 300)];
       const { widthPx, heightPx } = layout.rasterPx;
       const pixels = Buffer.alloc(widthPx * heightPx * 3);
       for (let y = 0; y < heightPx; y++) for (let x = 0; x < widthPx; x++) { const [r, g, b] = level(left + x, top + y); pixels[(y * widthPx + x) * 3] = r; pixels[(y * widthPx + x) * 3 + 1] = g; pixels[(y * widthPx + x) * 3 + 2] = b; }
-      return { layout, jpeg: await sharp(pixels, { raw: { width: widthPx, height: heightPx, channels: 3 } }).jpeg({ quality: 95 }).toBuffer() };
+      return [[{ top: 0, rows: heightPx, jpeg: await sharp(pixels, { raw: { width: widthPx, height: heightPx, channels: 3 } }).jpeg({ quality: 95 }).toBuffer() }]];
     }));
     const file = join(folder, `tiles-${truth.acrossMm}.pdf`);
-    writeFileSync(file, await writeSheetPdf(pages, { pieceName: 'Route map', unitSystem: 'metric', mirrored: true, outline: null, createdAt: new Date(0) }, truth));
+    writeFileSync(file, await writeSheetPdf(made.value, images, text({ title: 'Route map' }), truth));
     expect(execFileSync('pdfinfo', [file], { encoding: 'utf8' })).toMatch(new RegExp(`Pages:\\s+${layouts.length}`));
     const words = execFileSync('pdftotext', ['-layout', file, '-'], { encoding: 'utf8' });
     expect(words).toContain(`page 1 of ${layouts.length}`);
@@ -213,11 +218,11 @@ describe('the PDF, read by poppler', () => {
     for (const [index, layout] of layouts.entries()) {
       const page = await drawn(file, index + 1);
       const [sx, sy] = layout.orientation === 'landscape' ? [along, across] : [across, along];
-      const { window, joinXMm, joinYMm } = layout.tile;
+      const { window, joinXMm, joinYMm } = layout.places[0].tile;
       const [ownX, ownY] = [joinXMm ?? window.widthMm, joinYMm ?? window.heightMm];
       // Where each place of the tile must lie on the printed paper if it is true to size there.
       for (let y = 0.5; y < ownY; y += 2.3) for (let x = 0.5; x < ownX; x += 2.3) {
-        const onPaper = { x: layout.print.xMm + x, y: layout.print.yMm + y };
+        const onPaper = { x: layout.places[0].place.xMm + x, y: layout.places[0].place.yMm + y };
         const inFile = { x: (onPaper.x - layout.page.widthMm / 2) / sx + layout.page.widthMm / 2, y: (onPaper.y - layout.page.heightMm / 2) / sy + layout.page.heightMm / 2 };
         const px = (Math.min(page.height - 1, Math.floor((inFile.y / 25.4) * RASTER_PPI)) * page.width + Math.min(page.width - 1, Math.floor((inFile.x / 25.4) * RASTER_PPI))) * 3;
         const expected = level(((window.xMm + x) / 25.4) * 300, ((window.yMm + y) / 25.4) * 300);
@@ -249,6 +254,7 @@ describe('the PDF, read by poppler', () => {
     const words = execFileSync('pdftotext', [first.file, '-'], { encoding: 'utf8' });
     expect(words).toContain('This bar measures 100 mm');
     expect(words).toContain('Zürich – “?ódz” ?');
+    expect(readFileSync(first.file, 'latin1')).toContain('/Outlines');
     expect(words).toContain([...'READS TRUE ON THE PIECE'].reverse().join(''));
     expect(words).toContain('15 × 20 cm');
   });

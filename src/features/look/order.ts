@@ -2,6 +2,8 @@ import type { Job, PiecePlan } from '@/core/plan';
 import { printTables } from '@/core/plan';
 import type { Tone } from '@/core/raster';
 import { OPAQUE_WHITE, type Optics } from '@/core/render';
+import { ringPath } from '@/core/shape';
+import { asLanded, onPaper, type PrintBlock } from '@/core/sheet';
 import type { StoredPicture } from '@/records';
 import type { DrawnLayer } from '@/workers/layers';
 import type { LookOrder } from '@/workers/look/protocol';
@@ -27,18 +29,31 @@ export function landingOrder({ job, plan, picture, layers, tone, optics, pxPerMm
   };
 }
 
-/** The print alone on paper, unmirrored, its own size. */
-export function printOrder({ job, plan, picture, layers, tone, optics, pxPerMm }: LookInput): LookOrder | null {
-  if (!plan.print || !picture) return null;
-  const { widthMm, heightMm } = plan.print.rect;
+/** One block of the print alone on paper, unmirrored, its own size. */
+export function printOrder({ job, plan, picture, layers, tone, optics, pxPerMm }: LookInput, block: PrintBlock): LookOrder | null {
+  const { widthMm, heightMm } = block;
+  const shown = pictureOf(job, plan, picture, layers);
+  if (!shown) return null;
+  const whole = { xMm: 0, yMm: 0, widthMm, heightMm };
   return {
-    face: { widthMm, heightMm }, pxPerMm: bounded(pxPerMm, widthMm, heightMm), look: null, print: { xMm: 0, yMm: 0, widthMm, heightMm }, picture: pictureOf(job, plan, picture, layers),
+    face: { widthMm, heightMm }, pxPerMm: bounded(pxPerMm, widthMm, heightMm), look: null, print: whole, picture: { ...shown, origin: whole, blocks: [onPaper(block)], landed: null },
     opaqueWhite: null, fade: tone.fade, fadeMm: tone.fadeMm, tone: printTables(tone, plan, job.seal.sheen), kept: 1, optics,
   };
 }
 
-function pictureOf(job: Job, plan: PiecePlan, picture: StoredPicture, layers: readonly DrawnLayer[]): LookOrder['picture'] {
-  if (!plan.print) return null;
+function pictureOf(job: Job, plan: PiecePlan, picture: StoredPicture | null, layers: readonly DrawnLayer[]): LookOrder['picture'] {
+  if (!plan.print || !picture || !plan.blank) return null;
   const { turns, straightenDeg } = job.picture;
-  return { id: picture.id, preview: picture.preview, turning: { turns, straightenDeg }, crop: plan.print.crop, origin: plan.print.rect, box: plan.print.picture, layers };
+  const { formed } = plan.print;
+  return {
+    id: picture.id, preview: picture.preview, turning: { turns, straightenDeg }, crop: plan.print.crop, origin: plan.print.rect, box: plan.print.picture, layers,
+    blocks: asLanded(formed),
+    landed: formed.shaped ? formed.landed.map(ringPath).join(' ') : null, sideColour: colourWord(job.sheet.form.sideColour),
+  };
 }
+
+/** #rrggbb as a little-endian word of RGBA. */
+const colourWord = (colour: string): number => {
+  const value = parseInt(colour.slice(1), 16);
+  return (0xff000000 | ((value & 255) << 16) | (value & 0xff00) | (value >> 16)) >>> 0;
+};

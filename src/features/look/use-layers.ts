@@ -1,6 +1,7 @@
 'use client';
 import { useEffect, useState } from 'react';
-import type { Layer } from '@/core/picture';
+import { bentPath, type Layer } from '@/core/picture';
+import { curlPoint, type Bend } from '@/core/shape';
 import { database } from '@/storage';
 import type { DrawnLayer } from '@/workers/layers';
 import { outlineOf } from './fonts';
@@ -16,11 +17,14 @@ export function useLayers(layers: readonly Layer[]): readonly ReadyLayer[] {
   useEffect(() => {
     let current = true;
     const wanted = JSON.parse(key) as Layer[];
-    void Promise.all(wanted.map(readyLayer)).then((all) => { if (current) setReady(all.length === 0 ? NONE : all.filter((one) => one !== null)); });
+    void readyLayers(wanted).then((all) => { if (current) setReady(all.length === 0 ? NONE : all); });
     return () => { current = false; };
   }, [key]);
   return ready;
 }
+
+/** Layers as they can be drawn, those that are not there left out. */
+export const readyLayers = async (layers: readonly Layer[]): Promise<readonly ReadyLayer[]> => (await Promise.all(layers.map(readyLayer))).filter((one) => one !== null);
 
 async function readyLayer(layer: Layer): Promise<ReadyLayer | null> {
   if (layer.kind === 'text') {
@@ -28,8 +32,13 @@ async function readyLayer(layer: Layer): Promise<ReadyLayer | null> {
     return outline && { layer, drawn: { kind: 'text', path: outline.path, colour: layer.colour } };
   }
   const stored = await database().pictures.get(layer.pictureId);
-  return stored ? { layer, drawn: { kind: 'picture', file: stored.file, crop: layer.crop, box: layer.box } } : null;
+  return stored ? { layer, drawn: { kind: 'picture', file: stored.file, crop: layer.crop, box: layer.box, bend: null } } : null;
 }
+
+/** Layers on a vessel land level: each is bent about its own middle. */
+export const bentLayers = (layers: readonly ReadyLayer[], bend: Bend | null): readonly ReadyLayer[] => (bend === null ? layers : layers.map(({ layer, drawn }) => ({
+  layer, drawn: drawn.kind === 'text' ? { ...drawn, path: bentPath(drawn.path, (xMm, yMm) => curlPoint(bend, layer.box, { xMm, yMm }).point) } : { ...drawn, bend },
+})));
 
 /** What of the layers is printed: those that are moved with the print. */
 export const movedLayers = (layers: readonly ReadyLayer[]): DrawnLayer[] => layers.filter(({ layer }) => layer.mode === 'transfer').map(({ drawn }) => drawn);

@@ -20,6 +20,9 @@ export interface OpenPiece extends PieceAccess {
   layers: readonly ReadyLayer[];
   /** Those of the layers that are printed with the picture. */
   moved: readonly DrawnLayer[];
+  /** The page of the sheet that is shown, 0-based. */
+  page: number;
+  showPage: (page: number) => void;
   side: 'landing' | 'printed';
   turnOver: () => void;
   now: number;

@@ -8,7 +8,7 @@ import { picturesOf } from '@/records';
 import { database, removePiece, restorePiece, writeBundle, writeCalendar, type BundledPicture } from '@/storage';
 import { useClock } from '@/ui';
 import { calendarEntries } from './calendar-entries';
-import { saveFile, fileName } from './save-file';
+import { fileName, saveFile } from '@/features/sheets/save-file';
 import { useOpenPiece } from './piece-context';
 
 /** Out with a piece: its bundle, its times as a calendar file, or the piece itself. */

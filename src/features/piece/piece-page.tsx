@@ -21,7 +21,8 @@ import { PieceHead } from './piece-head';
 import { PieceProvider, useOpenPiece, type OpenPiece } from './piece-context';
 import { StationRun } from './station-run';
 import type { Tone } from '@/core/raster';
-import { movedLayers, useLayers } from '@/features/look';
+import { bentLayers, movedLayers, useLayers } from '@/features/look';
+import type { Bend } from '@/core/shape';
 import { useObjectUrl, useStash, useStoredPicture } from '@/features/shell';
 import { usePiece, type PieceAccess } from './use-piece';
 import css from './piece-page.module.css';
@@ -55,11 +56,15 @@ function Open({ access, station }: { access: PieceAccess; station: StationId }) 
   const side = turned?.station === station ? turned.side : natural;
   const { atHand } = useStash();
   const plan = useMemo(() => planPiece(piece, picture ?? null, now, atHand), [piece, picture, now, atHand]);
-  const layers = useLayers(piece.picture.layers);
+  const flat = useLayers(piece.picture.layers);
+  const bendKey = JSON.stringify(plan.blank?.bend ?? null);
+  const layers = useMemo(() => bentLayers(flat, JSON.parse(bendKey) as Bend | null), [flat, bendKey]);
   const moved = useMemo(() => movedLayers(layers), [layers]);
   const [tried, setTried] = useState<Tone | null>(null);
+  const [page, setPage] = useState(0);
+  const pages = plan.sheet?.ok ? plan.sheet.value.pages.length : 1;
   const open: OpenPiece = {
-    ...access, plan, side, layers, moved, tone: tried ?? piece.picture.tone, tryTone: setTried, picture: picture ?? null, previewUrl, now, states: stationStates(piece, plan),
+    ...access, plan, side, page: Math.min(page, pages - 1), showPage: setPage, layers, moved, tone: tried ?? piece.picture.tone, tryTone: setTried, picture: picture ?? null, previewUrl, now, states: stationStates(piece, plan),
     turnOver: () => setTurned({ station, side: side === 'landing' ? 'printed' : 'landing' }),
   };
   const Screen = SCREENS[station];

@@ -1,7 +1,7 @@
 'use client';
 import { useId, useMemo } from 'react';
 import { rubbedOptics, stageOptics } from '@/core/render';
-import { LookInSvg, landingOrder, movedLayers, useLayers } from '@/features/look';
+import { LookInSvg, bentLayers, landingOrder, movedLayers, useLayers } from '@/features/look';
 import { useStoredPicture, type PlannedPiece } from '@/features/shell';
 
 const UNKNOWN = { xMm: 0, yMm: 0, widthMm: 240, heightMm: 170 };
@@ -23,7 +23,7 @@ export function PieceFigure({ planned, pxPerMm }: { planned: PlannedPiece; pxPer
   const optics = states.seal === 'done' ? stageOptics(piece.seal.sheen) : states.rub === 'done' ? stageOptics('matte') : states.lay === 'done' ? rubbedOptics(passes === 0 ? 0 : piece.rub.done.length / passes) : stageOptics(piece.seal.sheen);
   const key = JSON.stringify([plan.look, blank?.path, plan.print?.rect, plan.print?.crop, plan.binder?.id, piece.picture.tone, piece.picture.turns, piece.picture.straightenDeg, optics, pxPerMm]);
   const order = useMemo(
-    () => landingOrder({ job: piece, plan, picture, layers: movedLayers(layers), tone: piece.picture.tone, optics, pxPerMm }, true),
+    () => landingOrder({ job: piece, plan, picture, layers: movedLayers(bentLayers(layers, plan.blank?.bend ?? null)), tone: piece.picture.tone, optics, pxPerMm }, true),
     // eslint-disable-next-line react-hooks/exhaustive-deps
     [key, picture?.id, layers],
   );

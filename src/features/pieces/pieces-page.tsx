@@ -37,7 +37,7 @@ export function PiecesPage() {
       <div className={css.head}>
         <h1>{planned.length === 1 ? 'One piece' : `${planned.length} pieces`}</h1>
         <TextField inputRef={search} placeholder="Find a piece ( / )" value={sought} onChange={(event) => setSought(event.target.value)} sx={{ width: 220 }} slotProps={{ htmlInput: { 'aria-label': 'Find a piece' } }} />
-        <div className={css.actions}><ImportBundle /><Button variant="contained" onClick={() => void newPiece()} data-testid="new-piece">New piece</Button></div>
+        <div className={css.actions}><ImportBundle /><Button component={Link} href="/pieces/print" variant="outlined" data-testid="print-together">Print together</Button><Button variant="contained" onClick={() => void newPiece()} data-testid="new-piece">New piece</Button></div>
       </div>
       {found.length === 0 && sought !== '' && <p className={css.none}>No piece is called “{sought}”.</p>}
       <ul className={css.shelf}>

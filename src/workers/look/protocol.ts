@@ -2,12 +2,17 @@ import type { Crop, Turning } from '@/core/picture';
 import type { FadeForm, ToneTables } from '@/core/raster';
 import type { Optics, SurfaceLook } from '@/core/render';
 import type { RectMm, SizeMm } from '@/core/shape';
+import type { PrintBlock } from '@/core/sheet';
 import type { DrawnLayer } from '../layers';
 
 /** The picture on the print, by its upright preview. */
 export interface LookPicture { id: string; preview: Blob; turning: Turning; crop: Crop;
-  /** Place of the whole print, of the main picture and of the layers, mm on the blank's face. */
-  origin: RectMm; box: RectMm; layers: readonly DrawnLayer[] }
+  /** Place of the whole print on the blank's face, and of the picture on its plane, mm. */
+  origin: RectMm; box: RectMm; blocks: readonly PrintBlock[]; layers: readonly DrawnLayer[];
+  /** Outline of what lands, path data on the face, even-odd; null where all of the print does. */
+  landed: string | null;
+  /** Of solid sides, as a little-endian RGBA word. */
+  sideColour: number }
 
 export interface LookOrder {
   face: SizeMm;

@@ -1,97 +1,111 @@
 import { expose, transfer } from 'comlink';
-import { cropPixels, type SizePx } from '@/core/picture';
 import { MM_PER_INCH } from '@/core/measure';
-import { applyTone, fadeRows, isPlain, resample, type RowSource } from '@/core/raster';
-import type { SheetLayout, SheetPack } from '@/core/sheet';
-import { writeSheetPdf, type SheetPage } from '@/core/sheet/pdf';
+import { loadResampler } from '@/core/raster';
+import { placeMatrix, sheetMarks, type PlacedPrint, type SheetLayout } from '@/core/sheet';
+import { writeSheetPdf } from '@/core/sheet/pdf';
+import { withDensity } from '@/core/sheet/png-density';
 import { fail, ok, type Result } from '@/core/shared';
-import { bitmapRows, decodeUpright } from '../bitmap-rows';
-import { drawLayers } from '../layers';
-import type { SheetCode, SheetJob, SheetOrder } from './protocol';
+import { openPicture, type OpenPicture } from '../picture-source';
+import { drawMarks } from './draw-marks';
+import { paintPrint } from './paint';
+import type { SheetCode, SheetOrder, SheetWorker } from './protocol';
 
-const JPEG_QUALITY = 0.93;
-/** Shares of the work: decoding, then pixels and encoding page by page. */
-const DECODED = 0.12;
-const PAGES_DONE = 0.97;
+const JPEG_QUALITY = 0.9;
 
-const job: SheetJob = {
-  async make(order, onProgress) {
-    const { file, turning, pack, text } = order;
-    onProgress(0.02);
-    const bitmap = await decodeUpright(file);
-    if (!bitmap) return fail('picture-broken', 'the picture could not be decoded');
-    onProgress(DECODED);
-    const source = bitmapRows(bitmap, turning);
-    const each = (PAGES_DONE - DECODED) / pack.pages.length;
-    const pages: SheetPage[] = [];
-    for (const layout of pack.pages) {
-      const made = await makePage(order, layout, source, (share) => onProgress(DECODED + each * (pages.length + share)));
-      if (!made.ok) return made;
-      pages.push({ layout, jpeg: made.value });
-    }
-    bitmap.close();
-    const pdf = new Uint8Array(await writeSheetPdf(pages, text, order.truth));
-    onProgress(1);
-    return ok(transfer(pdf, [pdf.buffer]));
+let order: SheetOrder | null = null;
+let pictures: (OpenPicture | null)[] = [];
+const passes = loadResampler();
+let canvas: OffscreenCanvas | null = null;
+
+/** The one canvas of bands, white paper. */
+function contextOf(widthPx: number, heightPx: number): OffscreenCanvasRenderingContext2D | null {
+  canvas ??= new OffscreenCanvas(widthPx, heightPx);
+  if (canvas.width !== widthPx) canvas.width = widthPx;
+  if (canvas.height !== heightPx) canvas.height = heightPx;
+  return canvas.getContext('2d', { alpha: false, willReadFrequently: true });
+}
+
+/** Rows of a placed print at a density, painted on the worker's canvas. */
+async function paintRows(sheet: SheetOrder, placed: PlacedPrint, dotsPerMm: number, top: number, rows: number): Promise<Result<OffscreenCanvas, SheetCode>> {
+  const print = sheet.prints[placed.print];
+  const { window } = placed.tile;
+  const widthPx = Math.max(1, Math.round(window.widthMm * dotsPerMm));
+  const context = contextOf(widthPx, rows);
+  if (!context || !canvas) return fail('sheet-failed', 'no canvas to print on');
+  const { widthMm, heightMm } = sheet.pack.prints[placed.print];
+  const painted = await paintPrint(context, {
+    print, source: print.picture ? pictures[print.picture.source]?.source(print.picture.turning) ?? null : null, passes: await passes, mirrored: sheet.mirrored, dotsPerMm,
+    whole: { widthPx: Math.round(widthMm * dotsPerMm), heightPx: Math.round(heightMm * dotsPerMm) },
+    window: { x: Math.round(window.xMm * dotsPerMm), y: Math.round(window.yMm * dotsPerMm) + top, widthPx, heightPx: rows },
+  });
+  return painted.ok ? ok(canvas) : painted;
+}
+
+/** A page with everything on it. */
+async function paintPage(sheet: SheetOrder, layout: SheetLayout, pxPerMm: number): Promise<Result<OffscreenCanvas, SheetCode>> {
+  const page = new OffscreenCanvas(Math.round(layout.page.widthMm * pxPerMm), Math.round(layout.page.heightMm * pxPerMm));
+  const context = page.getContext('2d', { alpha: false, willReadFrequently: true });
+  if (!context) return fail('sheet-failed', 'no canvas to print on');
+  context.fillStyle = '#fff';
+  context.fillRect(0, 0, page.width, page.height);
+  for (const placed of layout.places) {
+    const { window } = placed.tile;
+    const painted = await paintRows(sheet, placed, pxPerMm, 0, Math.max(1, Math.round(window.heightMm * pxPerMm)));
+    if (!painted.ok) return painted;
+    const [a, b, c, d, e, f] = placeMatrix(placed).map((value, at) => (at < 4 ? value : value * pxPerMm));
+    context.setTransform(a, b, c, d, e, f);
+    context.drawImage(painted.value, window.xMm * pxPerMm, window.yMm * pxPerMm, window.widthMm * pxPerMm, window.heightMm * pxPerMm);
+  }
+  context.setTransform(pxPerMm, 0, 0, pxPerMm, 0, 0);
+  drawMarks(context, sheetMarks(layout, sheet.pack, sheet.text, sheet.truth));
+  return ok(page);
+}
+
+const bytesOf = async (blob: Blob): Promise<Uint8Array<ArrayBuffer>> => new Uint8Array(await blob.arrayBuffer());
+
+function opened(): SheetOrder {
+  if (!order) throw new Error('no sheet is open');
+  return order;
+}
+
+const worker: SheetWorker = {
+  async open(sheet, frames) {
+    order = sheet;
+    const wanted = sheet.sources.map((_, source) => sheet.prints.some(({ picture }) => picture?.source === source && (picture.turning.turns !== 0 || picture.turning.straightenDeg !== 0)));
+    pictures = await Promise.all(sheet.sources.map((file, source) => openPicture(file, frames?.[source] ?? null, wanted[source])));
+    if (pictures.some((picture) => picture === null)) return fail('picture-broken', 'the picture could not be decoded');
+    const clones = frames ? [] : pictures.map((picture) => picture?.frame?.clone() ?? null);
+    return transfer(ok(clones), clones.filter((frame) => frame !== null));
+  },
+  async band({ page, place, top, rows }) {
+    const sheet = opened();
+    const layout = sheet.pack.pages[page];
+    const painted = await paintRows(sheet, layout.places[place], layout.rasterPpi / MM_PER_INCH, top, rows);
+    if (!painted.ok) return painted;
+    const jpeg = await bytesOf(await painted.value.convertToBlob({ type: 'image/jpeg', quality: JPEG_QUALITY }));
+    return transfer(ok(jpeg), [jpeg.buffer]);
+  },
+  async write(images) {
+    const { pack, text, truth } = opened();
+    const pdf = new Uint8Array(await writeSheetPdf(pack, images, text, truth));
+    return transfer(pdf, [pdf.buffer]);
+  },
+  async pagePng(page, ppi) {
+    const sheet = opened();
+    const painted = await paintPage(sheet, sheet.pack.pages[page], ppi / MM_PER_INCH);
+    if (!painted.ok) return painted;
+    const png = withDensity(await bytesOf(await painted.value.convertToBlob({ type: 'image/png' })), ppi);
+    return transfer(ok(png), [png.buffer]);
+  },
+  async pageRaster(page, pxPerMm) {
+    const sheet = opened();
+    const painted = await paintPage(sheet, sheet.pack.pages[page], pxPerMm);
+    if (!painted.ok) return painted;
+    const context = painted.value.getContext('2d');
+    if (!context) return fail('sheet-failed', 'no canvas to read from');
+    const { data, width, height } = context.getImageData(0, 0, painted.value.width, painted.value.height);
+    return transfer(ok({ rgba: data, widthPx: width, heightPx: height }), [data.buffer]);
   },
 };
 
-/** One page's part of the print: never more pixels than a page holds. */
-async function makePage(order: SheetOrder, layout: SheetLayout, source: RowSource, onProgress: (share: number) => void): Promise<Result<Uint8Array, SheetCode>> {
-  const { crop, tone, fade, mirrored, print, picture, pack } = order;
-  const { widthPx, heightPx } = layout.rasterPx;
-  const canvas = new OffscreenCanvas(widthPx, heightPx);
-  const context = canvas.getContext('2d', { alpha: false, willReadFrequently: true });
-  if (!context) return fail('sheet-failed', 'no canvas to print on');
-  context.fillStyle = '#fff';
-  context.fillRect(0, 0, widthPx, heightPx);
-  const plain = isPlain(tone);
-  const place = picturePx(order);
-  const part = tilePart(place, layout, pack);
-  if (part) {
-    const whole = cropPixels(crop, source);
-    const shareX = mirrored ? 1 - (part.fromX + part.widthPx) / place.widthPx : part.fromX / place.widthPx;
-    const window = {
-      xPx: whole.xPx + shareX * whole.widthPx, yPx: whole.yPx + (part.fromY / place.heightPx) * whole.heightPx,
-      widthPx: (whole.widthPx * part.widthPx) / place.widthPx, heightPx: (whole.heightPx * part.heightPx) / place.heightPx,
-    };
-    const mmPerPx = picture.widthMm / place.widthPx;
-    const made = resample(source, window, part, mirrored, (firstRow, rows, rgba) => {
-      if (!plain) applyTone(rgba, tone);
-      fadeRows(rgba.subarray(0, rows * part.widthPx * 4), fade.fade, fade.fadeMm, { widthPx: part.widthPx, firstRow: part.fromY + firstRow, firstColumn: part.fromX, mmPerPx, print: picture, mirrored });
-      context.putImageData(new ImageData(new Uint8ClampedArray(rgba), part.widthPx, rows), part.x, part.y + firstRow);
-      onProgress((0.85 * (firstRow + rows)) / part.heightPx);
-    });
-    if (!made.ok) return made;
-  }
-  if (order.layers.length > 0) {
-    // Layers are drawn in the whole print's coordinates, moved so that this tile's window lies on the canvas.
-    const { window } = layout.tile;
-    const left = mirrored ? print.widthMm - window.xMm - window.widthMm : window.xMm;
-    await drawLayers(context, order.layers, { xMm: print.xMm + left, yMm: print.yMm + window.yMm, widthMm: window.widthMm, heightMm: window.heightMm }, layout.rasterPx, mirrored);
-  }
-  return ok(new Uint8Array(await (await canvas.convertToBlob({ type: 'image/jpeg', quality: JPEG_QUALITY })).arrayBuffer()));
-}
-
-interface PlacePx extends SizePx { x: number; y: number }
-
-/** Where the main picture lies on the whole printed raster, whole dots, counted as printed. */
-function picturePx({ print, picture, pack, mirrored }: SheetOrder): PlacePx {
-  const [across, along] = [pack.printPx.widthPx / print.widthMm, pack.printPx.heightPx / print.heightMm];
-  const widthPx = Math.max(1, Math.round(picture.widthMm * across));
-  const heightPx = Math.max(1, Math.round(picture.heightMm * along));
-  const left = Math.round((picture.xMm - print.xMm) * across);
-  return { widthPx, heightPx, x: mirrored ? pack.printPx.widthPx - left - widthPx : left, y: Math.round((picture.yMm - print.yMm) * along) };
-}
-
-/** What of the picture lies on a tile: its place on the tile, and where in the picture it begins. Dots; null where there is none. */
-function tilePart(place: PlacePx, { tile, rasterPx }: SheetLayout, pack: SheetPack): (PlacePx & { fromX: number; fromY: number }) | null {
-  const dotsPerMm = pack.pages[0].rasterPpi / MM_PER_INCH;
-  const [tileX, tileY] = [Math.round(tile.window.xMm * dotsPerMm), Math.round(tile.window.yMm * dotsPerMm)];
-  const [left, top] = [Math.max(place.x, tileX), Math.max(place.y, tileY)];
-  const widthPx = Math.min(place.x + place.widthPx, tileX + rasterPx.widthPx) - left;
-  const heightPx = Math.min(place.y + place.heightPx, tileY + rasterPx.heightPx) - top;
-  return widthPx > 0 && heightPx > 0 ? { x: left - tileX, y: top - tileY, widthPx, heightPx, fromX: left - place.x, fromY: top - place.y } : null;
-}
-
-expose(job);
+expose(worker);

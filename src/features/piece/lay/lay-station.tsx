@@ -3,7 +3,7 @@ import { Button } from '@mui/material';
 import { nominalFilmUm, TOOLS, type CautionId, type CoatedFace } from '@/core/craft';
 import { formatVolume } from '@/core/measure';
 import { stageOptics } from '@/core/render';
-import { coatPaths } from '@/core/shape';
+import { ringPath } from '@/core/shape';
 import { Answer, Because, Cautions, ChoiceField, Fields, FigureField, LengthField, NextRow, Note, Part, Steps, VolumeField, clockTime, useClock, useUnits, type ReasonLine } from '@/ui';
 import { LandingDrawing } from '../drawings/landing';
 import { DisagreementNotes } from '../disagreement-notes';
@@ -101,7 +101,7 @@ function CoatOverlay() {
   const { plan, piece } = useOpenPiece();
   if (!plan.lay || !plan.print || !plan.blank) return null;
   const { rect } = plan.print;
-  const paths = coatPaths(plan.blank, rect, plan.binder?.wholeSurface ? Math.max(plan.blank.widthMm, plan.blank.heightMm) : piece.lay.extendMm);
+  const { landed } = plan.print.formed;
   const wet = piece.lay.laidAt === null && plan.binder?.id !== 'none';
   const [cx, cy] = [rect.xMm + rect.widthMm / 2, rect.yMm + rect.heightMm / 2];
   const span = Math.min(rect.widthMm, rect.heightMm);
@@ -115,8 +115,8 @@ function CoatOverlay() {
   });
   return (
     <g fill="none" vectorEffect="non-scaling-stroke">
-      <path d={paths.coat} stroke="#2C5C94" strokeWidth={1.8} strokeDasharray="7 5" vectorEffect="non-scaling-stroke" />
-      <path d={paths.print} stroke="#1E2126" strokeWidth={1.4} vectorEffect="non-scaling-stroke" />
+      <path d={plan.lay.coat.outline.map(ringPath).join(' ')} stroke="#2C5C94" strokeWidth={1.8} strokeDasharray="7 5" vectorEffect="non-scaling-stroke" />
+      <path d={landed.map(ringPath).join(' ')} stroke="#1E2126" strokeWidth={1.4} vectorEffect="non-scaling-stroke" />
       {wet && strokes.map(({ degrees, path }) => <path key={degrees} d={path} stroke="#2C5C94" strokeWidth={2} strokeLinecap="round" vectorEffect="non-scaling-stroke" />)}
       {wet && <circle cx={cx} cy={cy} r={Math.min(rect.widthMm, rect.heightMm) * 0.07} fill="#2C5C94" fillOpacity={0.3} />}
     </g>

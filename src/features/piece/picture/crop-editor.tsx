@@ -5,6 +5,7 @@ import 'react-image-crop/dist/ReactCrop.css';
 import { FULL_CROP, cropToAspect, frameSize, keptFull, type Analysis } from '@/core/picture';
 import { printTables, type Finding } from '@/core/plan';
 import { stageOptics } from '@/core/render';
+import { wholeBlock } from '@/core/sheet';
 import { LookCanvas } from '@/features/look';
 import type { LookOrder } from '@/workers/look/protocol';
 import type { PictureTaking } from '../use-take-picture';
@@ -30,7 +31,7 @@ export function CropEditor({ aspect, taking, shown, actions }: { aspect: number 
     const whole = { xMm: 0, yMm: 0, widthMm: widthPx, heightMm: heightPx };
     return {
       face: whole, pxPerMm: LONGEST_PX / Math.max(widthPx, heightPx), look: null, print: whole, opaqueWhite: null, fade: 'none', fadeMm: 0, tone: curves, kept: 1, optics: PLAIN_OPTICS,
-      picture: { id: picture.id, preview: picture.preview, turning: { turns, straightenDeg }, crop: FULL_CROP, origin: whole, box: whole, layers: [] },
+      picture: { id: picture.id, preview: picture.preview, turning: { turns, straightenDeg }, crop: FULL_CROP, origin: whole, box: whole, blocks: [wholeBlock(whole)], layers: [], landed: null, sideColour: 0 },
     };
   }, [picture, turns, straightenDeg, curves]);
   if (!picture) return null;

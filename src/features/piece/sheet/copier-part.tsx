@@ -2,7 +2,7 @@
 import { useState } from 'react';
 import { copierPlan } from '@/core/sheet';
 import { Fields, LengthField, Note, Wide, sentenceFor, useUnits } from '@/ui';
-import css from '../method/method.module.css';
+import css from './sheet.module.css';
 
 /** For those who bring a paper original to the copier: at how many percent. */
 export function CopierPart({ printMm }: { printMm: number }) {

@@ -5,7 +5,7 @@ import { printerScale, type Paper } from '@/core/sheet';
 import { writeCalibrationPdf } from '@/core/sheet/calibration';
 import { useStash } from '@/features/shell';
 import { Fields, LengthField, NextRow, Note, Part, useClock } from '@/ui';
-import { saveFile } from '../save-file';
+import { saveFile } from '@/features/sheets/save-file';
 
 const percent = (scale: number): string => `${((1 / scale) * 100).toFixed(2)} %`;
 

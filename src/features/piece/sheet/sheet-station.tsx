@@ -3,10 +3,10 @@ import { Button, LinearProgress } from '@mui/material';
 import { format } from 'date-fns';
 import { FileDown } from 'lucide-react';
 import { BAR_MM, PAPER_IDS, barVerdict, pagesThatHold, paperOf, type Orientation } from '@/core/sheet';
-import { areaMm2, isPlainRectangle, type MarginsMm } from '@/core/shape';
+import { ringsBox, type MarginsMm } from '@/core/shape';
 import { TOOLS } from '@/core/craft';
 import { stageOptics } from '@/core/render';
-import { Answer, Because, Cautions, ChoiceField, Fields, LengthField, NextRow, Note, Part, SelectField, Wide, sentenceFor, useClock, useUnits, type ReasonLine } from '@/ui';
+import { Answer, Because, Cautions, ChoiceField, Fields, FigureField, LengthField, NextRow, Note, Part, SelectField, Wide, sentenceFor, useClock, useUnits, type ReasonLine } from '@/ui';
 import { LandingDrawing } from '../drawings/landing';
 import { MissingList } from '../missing-list';
 import { NextLink } from '../next-link';
@@ -15,7 +15,11 @@ import { useOpenPiece } from '../piece-context';
 import { StationLayout } from '../station-layout';
 import { CopierPart } from './copier-part';
 import { PrinterPart } from './printer-part';
-import { useMakeSheet } from './use-make-sheet';
+import { FormPart } from './form-part';
+import { OutputsPart } from './outputs-part';
+import { ProofPart } from './proof-part';
+import { ShopPart } from './shop-part';
+import { useSheet } from './use-sheet';
 
 const NO_SIZE = { widthMm: 0, heightMm: 0 };
 const PAPER_OPTIONS = PAPER_IDS.map((id) => ({ id, name: paperOf(id, NO_SIZE).name }));
@@ -26,32 +30,36 @@ export function SheetStation() {
   const { piece, plan, change } = useOpenPiece();
   const units = useUnits();
   const clock = useClock();
-  const making = useMakeSheet();
   const { sheet } = piece;
   const print = plan.print;
   const pack = plan.sheet?.ok ? plan.sheet.value : null;
+  const making = useSheet(pack);
   const many = (pack?.pages.length ?? 1) > 1;
+  const tiled = (pack?.columns ?? 1) * (pack?.rows ?? 1) > 1;
+  const prints = (pack?.prints.length ?? 1) * (pack?.copies ?? 1);
   const refused = plan.sheet && !plan.sheet.ok ? plan.sheet.error : null;
-  const holding = print && many ? pagesThatHold(print.rect) : [];
+  const holding = print && tiled && prints === 1 ? pagesThatHold(print.formed.blocks[0]) : [];
   const bar = sheet.barMeasuredMm !== null && print ? barVerdict(sheet.barMeasuredMm, Math.max(print.rect.widthMm, print.rect.heightMm)) : null;
 
+  const landedBox = print && print.formed.landed.length > 0 ? ringsBox(print.formed.landed) : { widthMm: 0, heightMm: 0 };
   const reasons: ReasonLine[] = [];
   if (print && plan.blank) {
     reasons.push({ figure: units.size(print.rect.widthMm, print.rect.heightMm), text: `print: the blank of ${units.size(plan.blank.widthMm, plan.blank.heightMm)} less its margins` });
-    if (plan.window && Math.abs(plan.window.widthMm - print.rect.widthMm) + Math.abs(plan.window.heightMm - print.rect.heightMm) > 0.5) reasons.push({ figure: 'centred', text: 'the crop has another shape than the blank, so it is placed in the middle' });
+    if (plan.window && Math.abs(plan.window.widthMm - print.picture.widthMm) + Math.abs(plan.window.heightMm - print.picture.heightMm) > 0.5) reasons.push({ figure: 'centred', text: 'the crop has another shape than the blank, so it is placed in the middle' });
     reasons.push({ figure: `${Math.round(print.ppi)} ppi`, text: `of the picture’s own pixels: ${VERDICT_WORDS[print.verdict]}${plan.surface?.coarse ? ' (a coarse surface forgives a third less)' : ''}` });
-    if (pack && many) reasons.push({ figure: `${pack.columns} × ${pack.rows}`, text: `pages: each goes on ${units.length(pack.overlapMm)} under the next, which is trimmed at the join` });
-    if (pack) reasons.push({ figure: `${pack.pages[0].rasterPpi} ppi`, text: `printed as ${pack.printPx.widthPx} × ${pack.printPx.heightPx} dots${plan.mirrored ? ', mirrored' : ', not mirrored: this way is not laid face down'}` });
+    if (pack && tiled) reasons.push({ figure: `${pack.columns} × ${pack.rows}`, text: `pages: each goes on ${units.length(pack.overlapMm)} under the next, which is trimmed at the join` });
+    if (pack && prints > 1) reasons.push({ figure: `${prints} prints`, text: pack.pages.length < pack.pagesApart ? `on ${pack.pages.length} ${pack.pages.length === 1 ? 'page' : 'pages'}: ${pack.pagesApart - pack.pages.length} fewer than one by one` : `on ${pack.pages.length} pages` });
+    if (print.formed.shaped) reasons.push({ figure: units.size(landedBox.widthMm, landedBox.heightMm), text: 'what lands, once it is trimmed' });
+    if (pack) reasons.push({ figure: `${pack.pages[0].rasterPpi} ppi`, text: `printed as ${pack.prints[0].widthPx} × ${pack.prints[0].heightPx} dots${plan.mirrored ? ', mirrored' : ', not mirrored: this way is not laid face down'}` });
   }
 
   return (
     <StationLayout specimen={<LandingDrawing optics={stageOptics(piece.seal.sheen)} caption="As it lands: the right way round on the blank." />}>
-      <Answer stop={refused !== null || bar?.good === false}>{answer()}</Answer>
-      {plan.blank?.shape.kind === 'vessel' && <Note>On a tapered vessel this print lies unbent: one bent to the vessel’s fan is not made yet. Keep it small against the vessel; straight lines will bow a little.</Note>}
+      <Answer stop={refused !== null || bar?.good === false || (sheet.proof?.go === false && sheet.printedAt === null)}>{answer()}</Answer>
       {holding.length > 0 && <Note>One page would hold it: {holding.map((page) => `${page.paper.name} ${page.orientation}`).join(' or ')}.</Note>}
       {pack && (
         <NextRow>
-          <Button variant="contained" startIcon={<FileDown size={18} />} onClick={making.make} disabled={making.progress !== null} data-testid="make-pdf">Make the PDF</Button>
+          <Button variant="contained" startIcon={<FileDown size={18} />} onClick={making.makePdf} disabled={making.progress !== null} data-testid="make-pdf">Make the PDF</Button>
           {making.progress !== null && <><LinearProgress variant="determinate" value={making.progress * 100} sx={{ flex: 1 }} aria-label="Making the print" /><Button onClick={making.cancel}>Stop</Button></>}
         </NextRow>
       )}
@@ -63,9 +71,11 @@ export function SheetStation() {
           <ChoiceField label="Way round" value={sheet.orientation} options={ORIENTATIONS} onCommit={(orientation) => change('sheet', { orientation }, 'way round')} />
           {sheet.paper === 'custom' && <LengthField label="Width of the paper" value={sheet.custom.widthMm} minMm={50} maxMm={1200} onCommit={(widthMm) => widthMm !== null && change('sheet', { custom: { ...sheet.custom, widthMm } }, 'width of the paper')} testId="paper-width" />}
           {sheet.paper === 'custom' && <LengthField label="Height of the paper" value={sheet.custom.heightMm} minMm={50} maxMm={1200} onCommit={(heightMm) => heightMm !== null && change('sheet', { custom: { ...sheet.custom, heightMm } }, 'height of the paper')} testId="paper-height" />}
-          {many && <LengthField small label="Pages overlap by" value={sheet.overlapMm} maxMm={60} onCommit={(overlapMm) => overlapMm !== null && change('sheet', { overlapMm }, 'overlap')} testId="overlap" />}
+          <FigureField label="Prints of it, spares included" value={sheet.copies} whole min={1} max={60} onCommit={(copies) => change('sheet', { copies: copies ?? 1 }, 'number of prints')} testId="copies" />
+          {tiled && <LengthField small label="Pages overlap by" value={sheet.overlapMm} maxMm={60} onCommit={(overlapMm) => overlapMm !== null && change('sheet', { overlapMm }, 'overlap')} testId="overlap" />}
         </Fields>
       </Part>
+      {print && <FormPart />}
       {pack && (
         <Part title="Check the print">
           <Fields>
@@ -75,11 +85,14 @@ export function SheetStation() {
               : <Note>Printed {format(sheet.printedAt, 'd MMM HH:mm')}. <button type="button" className="plain" onClick={() => change('sheet', { printedAt: null, barMeasuredMm: null }, 'not printed')}>Print again</button></Note>}</div>
             {bar && <Wide><Note>{bar.good ? 'The printer is true to size.' : `The printer makes everything ${bar.scalePercent.toFixed(1)} % of its size: this print is ${units.length(Math.abs(bar.printErrorMm))} too ${bar.printErrorMm < 0 ? 'short' : 'long'}. Print again at 100 %, with “fit to page” off.`}</Note></Wide>}
           </Fields>
-          {plan.blank && print && !isPlainRectangle(plan.blank) && areaMm2(print.rect) - print.areaMm2 > 1 && <Note>The thin red line is the blank’s own outline: cut there, with its openings; fold at the dashes.</Note>}
-          {many && <Note>Lay the pages in reading order. Trim a page’s left and top edge where it has a neighbour there, and glue it over the thick marks of the page before; each page says so, and shows its place.</Note>}
+          {print?.formed.blocks.some((block) => block.cut !== null) && <Note>The thin red line is where to {sheet.form.edge === 'torn' ? 'tear: wet it with a fine brush, then pull' : 'cut'}, with openings; fold at the dashes.</Note>}
+          {tiled && <Note>Lay the pages in reading order. Trim a page’s left and top edge where it has a neighbour there, and glue it over the thick marks of the page before; each page says so, and shows its place.</Note>}
           <Note>Trim along the corner marks, inside the edge so that no white rim is left. At hand: {TOOLS.sheet.join(', ')}.</Note>
         </Part>
       )}
+      {pack && <ProofPart making={making} pack={pack} />}
+      {pack && <OutputsPart making={making} />}
+      {pack && <ShopPart making={making} />}
       {print && plan.mirrored && <CopierPart printMm={print.picture.widthMm} />}
       <PrinterPart paper={paperOf(sheet.paper, sheet.custom)} />
       <MissingList station="sheet" />
@@ -92,6 +105,7 @@ export function SheetStation() {
     if (refused) return sentenceFor(refused, units);
     if (!print || !pack) return 'The sheet follows from the picture and the blank.';
     if (bar && !bar.good) return 'Print again: this page is not at 100 %.';
+    if (sheet.proof && !sheet.proof.go && sheet.printedAt === null) return 'Print again: the proof says why.';
     if (sheet.printedAt !== null) return 'The sheet is printed and checked.';
     const how = `${pack.orientation}, ${plan.mirrored ? 'mirrored' : 'not mirrored'}, at 100 %`;
     return many ? `Print ${pack.pages.length} ${pack.paper.name} pages, ${how}.` : `Print one ${pack.paper.name} page, ${how}.`;

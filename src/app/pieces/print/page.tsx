@@ -1,0 +1,5 @@
+import { PrintTogetherPage } from '@/features/pieces';
+
+export default function Page() {
+  return <PrintTogetherPage />;
+}

@@ -1,0 +1,184 @@
+/**
+ * Finds a sheet of paper in a photo: a bright, four-cornered region on something darker. Several thresholds are tried, because light is uneven; each gives the hull of its largest
+ * bright region, the four corners that span most of it, and four edges refined to parts of a pixel by where brightness falls steepest. The sheet whose edges step most clearly wins.
+ */
+import { boxMean, reduced, sample, type Gray } from './raster';
+import type { Point } from './homography';
+
+const SMALL_PX = 420;
+const THRESHOLDS = 9;
+/** Of the photo, at the least. */
+const LEAST_AREA = 0.12;
+const LEAST_FILLED = 0.86;
+const PROBES = 70;
+/** The edge is looked for this far on both sides, in shares of the photo's longer side. */
+const REACHES = [0.018, 0.006] as const;
+const INLIER_PX = 1.3;
+const LEAST_STEP = 0.035;
+const LEAST_COVERAGE = 0.6;
+
+/** @returns the sheet's corners in order round it, clockwise on the photo; null where there is none */
+export function findPage(photo: Gray): Point[] | null {
+  const by = Math.max(1, Math.floor(Math.max(photo.width, photo.height) / SMALL_PX));
+  const small = boxMean(reduced(photo, by), 1);
+  const smooth = boxMean(photo, 1);
+  const [dark, light] = spread(small);
+  let best: { corners: Point[]; score: number } | null = null;
+  for (let step = 1; step <= THRESHOLDS; step++) {
+    const region = largestRegion(small, dark + ((light - dark) * step) / (THRESHOLDS + 1));
+    if (region.length < LEAST_AREA * small.width * small.height) continue;
+    const hull = hullOf(borderOf(region, small.width));
+    const rough = widestFour(hull);
+    if (!rough || Math.abs(areaOf(rough)) < LEAST_AREA * small.width * small.height || region.length < 0.3 * Math.abs(areaOf(rough)) || Math.abs(areaOf(rough)) < LEAST_FILLED * Math.abs(areaOf(hull))) continue;
+    let found: { corners: Point[]; score: number } | null = { corners: rough.map(({ x, y }) => ({ x: (x + 0.5) * by, y: (y + 0.5) * by })), score: 0 };
+    for (const reach of REACHES) found = found && refined(smooth, found.corners, reach * Math.max(photo.width, photo.height));
+    if (found && (!best || found.score > best.score)) best = found;
+  }
+  return best?.corners ?? null;
+}
+
+/** Levels that one in fifty pixels lies below and above. */
+function spread({ data }: Gray): [number, number] {
+  const sorted = Float32Array.from(data).sort();
+  return [sorted[Math.floor(sorted.length * 0.02)], sorted[Math.floor(sorted.length * 0.98)]];
+}
+
+function largestRegion({ data, width, height }: Gray, threshold: number): number[] {
+  const seen = new Uint8Array(data.length);
+  let largest: number[] = [];
+  for (let start = 0; start < data.length; start++) {
+    if (seen[start] || data[start] < threshold) continue;
+    const region: number[] = [start];
+    seen[start] = 1;
+    for (let i = 0; i < region.length; i++) {
+      const cell = region[i];
+      const x = cell % width;
+      const visit = (to: number) => { if (!seen[to] && data[to] >= threshold) { seen[to] = 1; region.push(to); } };
+      if (x > 0) visit(cell - 1);
+      if (x < width - 1) visit(cell + 1);
+      if (cell >= width) visit(cell - width);
+      if (cell < width * (height - 1)) visit(cell + width);
+    }
+    if (region.length > largest.length) largest = region;
+  }
+  return largest;
+}
+
+/** First and last pixel of each row: all that a hull needs. */
+function borderOf(region: readonly number[], width: number): Point[] {
+  const rows = new Map<number, [number, number]>();
+  for (const cell of region) {
+    const [x, y] = [cell % width, Math.floor(cell / width)];
+    const row = rows.get(y);
+    if (!row) rows.set(y, [x, x]);
+    else { row[0] = Math.min(row[0], x); row[1] = Math.max(row[1], x); }
+  }
+  return [...rows].flatMap(([y, [from, to]]) => [{ x: from, y }, { x: to, y }]);
+}
+
+const cross = (o: Point, a: Point, b: Point): number => (a.x - o.x) * (b.y - o.y) - (a.y - o.y) * (b.x - o.x);
+
+/** Convex hull, by Andrew's monotone chain; clockwise with y down. */
+function hullOf(points: Point[]): Point[] {
+  const sorted = [...points].sort((a, b) => a.x - b.x || a.y - b.y);
+  const half = (list: Point[]): Point[] => {
+    const chain: Point[] = [];
+    for (const point of list) {
+      while (chain.length >= 2 && cross(chain[chain.length - 2], chain[chain.length - 1], point) <= 0) chain.pop();
+      chain.push(point);
+    }
+    return chain.slice(0, -1);
+  };
+  return [...half(sorted), ...half(sorted.reverse())];
+}
+
+const areaOf = (ring: readonly Point[]): number => ring.reduce((sum, { x, y }, i) => { const next = ring[(i + 1) % ring.length]; return sum + x * next.y - next.x * y; }, 0) / 2;
+
+/** The hull's extremes in four directions a quarter turn apart, turned until they span most. */
+function widestFour(hull: readonly Point[]): Point[] | null {
+  if (hull.length < 4) return null;
+  let best: Point[] | null = null;
+  for (let degrees = 0; degrees < 90; degrees += 2) {
+    const four = [0, 90, 180, 270].map((quarter) => {
+      const angle = ((degrees + quarter) * Math.PI) / 180;
+      const [dx, dy] = [Math.cos(angle), Math.sin(angle)];
+      return hull.reduce((far, point) => (point.x * dx + point.y * dy > far.x * dx + far.y * dy ? point : far));
+    });
+    if (!best || Math.abs(areaOf(four)) > Math.abs(areaOf(best))) best = four;
+  }
+  return best;
+}
+
+interface Edge { point: Point; dx: number; dy: number; step: number; coverage: number }
+
+function refined(photo: Gray, corners: readonly Point[], reach: number): { corners: Point[]; score: number } | null {
+  const middle = { x: corners.reduce((sum, corner) => sum + corner.x, 0) / 4, y: corners.reduce((sum, corner) => sum + corner.y, 0) / 4 };
+  const edges = corners.map((corner, i) => edgeBetween(photo, corner, corners[(i + 1) % 4], middle, reach));
+  if (edges.some((edge) => edge === null)) return null;
+  const lines = edges as Edge[];
+  const found = lines.map((line, i) => meet(lines[(i + 3) % 4], line));
+  if (found.some((point) => point === null)) return null;
+  const far = 0.15 * Math.max(photo.width, photo.height);
+  const points = found as Point[];
+  if (points.some(({ x, y }, i) => Math.hypot(x - corners[i].x, y - corners[i].y) > far)) return null;
+  return { corners: points, score: Math.min(...lines.map((line) => line.step * line.coverage)) * Math.min(...lines.map((line) => line.coverage)) };
+}
+
+/** Where brightness falls from inside to outside along an edge, as a straight line. */
+function edgeBetween(photo: Gray, from: Point, to: Point, middle: Point, reach: number): Edge | null {
+  const length = Math.hypot(to.x - from.x, to.y - from.y);
+  if (length < 20) return null;
+  const [dx, dy] = [(to.x - from.x) / length, (to.y - from.y) / length];
+  const outwards = (middle.x - from.x) * -dy + (middle.y - from.y) * dx > 0 ? -1 : 1;
+  const [nx, ny] = [-dy * outwards, dx * outwards];
+  const steps = Math.ceil(reach * 2);
+  const points: { along: number; out: number; step: number }[] = [];
+  for (let probe = 0; probe < PROBES; probe++) {
+    const along = length * (0.04 + (0.92 * (probe + 0.5)) / PROBES);
+    const profile = Float32Array.from({ length: 2 * steps + 1 }, (_, i) => sample(photo, from.x + dx * along + (nx * (i - steps)) / 2, from.y + dy * along + (ny * (i - steps)) / 2));
+    let [at, fall] = [-1, LEAST_STEP];
+    const drop = (i: number) => profile[i - 2] - profile[i + 2];
+    for (let i = 2; i < profile.length - 2; i++) if (drop(i) > fall) { fall = drop(i); at = i; }
+    if (at < 3 || at > profile.length - 4) continue;
+    const [before, here, after] = [drop(at - 1), drop(at), drop(at + 1)];
+    const shift = (before - after) / (2 * (before - 2 * here + after) || 1);
+    points.push({ along, out: (at - steps + Math.max(-0.5, Math.min(0.5, shift))) / 2, step: fall });
+  }
+  if (points.length < PROBES * 0.3) return null;
+  const line = robustLine(points);
+  const near = points.filter(({ along, out }) => Math.abs(out - line.at - line.slope * along) < INLIER_PX);
+  const coverage = near.length / PROBES;
+  if (coverage < LEAST_COVERAGE * 0.5) return null;
+  const place = (along: number) => ({ x: from.x + dx * along + nx * (line.at + line.slope * along), y: from.y + dy * along + ny * (line.at + line.slope * along) });
+  const [start, end] = [place(0), place(length)];
+  const span = Math.hypot(end.x - start.x, end.y - start.y);
+  return { point: start, dx: (end.x - start.x) / span, dy: (end.y - start.y) / span, coverage, step: near.reduce((sum, { step }) => sum + step, 0) / near.length };
+}
+
+/** The line that most points lie near, then the least squares of those. */
+function robustLine(points: readonly { along: number; out: number }[]): { at: number; slope: number } {
+  let [best, bestCount] = [{ at: 0, slope: 0 }, -1];
+  for (let i = 0; i < points.length; i += 3) for (let j = i + Math.ceil(points.length / 4); j < points.length; j += 4) {
+    const slope = (points[j].out - points[i].out) / (points[j].along - points[i].along);
+    const at = points[i].out - slope * points[i].along;
+    const count = points.reduce((sum, { along, out }) => sum + Number(Math.abs(out - at - slope * along) < INLIER_PX), 0);
+    if (count > bestCount) [best, bestCount] = [{ at, slope }, count];
+  }
+  for (let round = 0; round < 2; round++) {
+    const near = points.filter(({ along, out }) => Math.abs(out - best.at - best.slope * along) < INLIER_PX);
+    const n = near.length;
+    const [sx, sy] = [near.reduce((sum, { along }) => sum + along, 0), near.reduce((sum, { out }) => sum + out, 0)];
+    const sxx = near.reduce((sum, { along }) => sum + along * along, 0);
+    const sxy = near.reduce((sum, { along, out }) => sum + along * out, 0);
+    const slope = (n * sxy - sx * sy) / (n * sxx - sx * sx || 1);
+    best = { at: (sy - slope * sx) / n, slope };
+  }
+  return best;
+}
+
+function meet(one: Edge, other: Edge): Point | null {
+  const across = one.dx * other.dy - one.dy * other.dx;
+  if (Math.abs(across) < 0.05) return null;
+  const t = ((other.point.x - one.point.x) * other.dy - (other.point.y - one.point.y) * other.dx) / across;
+  return { x: one.point.x + one.dx * t, y: one.point.y + one.dy * t };
+}

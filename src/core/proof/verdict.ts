@@ -1,0 +1,43 @@
+/**
+ * What a proof says about the print. Tolerances by bench practice: a tile join or a frame shows half a millimetre in a hundred, a ruler's reading too; toner that lost a third of its
+ * darkness moves a pale picture.
+ */
+export type ProofReason = 'mirrored' | 'scale-across' | 'scale-along' | 'cut-off' | 'pale' | 'cast';
+export type PageSide = 'left' | 'right' | 'top' | 'bottom';
+
+export interface ProofReading {
+  /** Which page of the pack it is, 0-based. */
+  page: number;
+  /** The page came out turned over, left for right, against what was sent. */
+  flipped: boolean;
+  /** Size on paper against what was sent: 1 is right. Along and across the page as it is fed upright. */
+  across: number;
+  along: number;
+  /** Turn of the photo against the page, degrees clockwise. */
+  turnDeg: number;
+  /** How much of the sheet's darkness came out: 1 is all of it. */
+  darknessKept: number;
+  /** Red, green, blue against their mean: 0 is neutral; above 0 the proof is lighter there. */
+  cast: readonly [number, number, number];
+  cutOff: readonly PageSide[];
+  /** How sure the reading is, 0–1. */
+  match: number;
+}
+
+export interface ProofVerdict extends ProofReading { go: boolean; reasons: readonly ProofReason[] }
+
+export const SCALE_TOLERANCE = 0.005;
+const DARKNESS_LEAST = 0.7;
+const CAST_MOST = 0.12;
+
+export function judgeProof(reading: ProofReading): ProofVerdict {
+  const reasons: ProofReason[] = [
+    ...(reading.flipped ? ['mirrored' as const] : []),
+    ...(Math.abs(reading.across - 1) > SCALE_TOLERANCE ? ['scale-across' as const] : []),
+    ...(Math.abs(reading.along - 1) > SCALE_TOLERANCE ? ['scale-along' as const] : []),
+    ...(reading.cutOff.length > 0 ? ['cut-off' as const] : []),
+    ...(reading.darknessKept < DARKNESS_LEAST ? ['pale' as const] : []),
+    ...(Math.max(...reading.cast) - Math.min(...reading.cast) > CAST_MOST ? ['cast' as const] : []),
+  ];
+  return { ...reading, reasons, go: reasons.length === 0 };
+}
