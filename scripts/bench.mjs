@@ -3,4 +3,4 @@ import { bin, installPackages, installPrograms, must } from './steps.mjs';
 
 await installPackages();
 await installPrograms({ chromium: 'chromium' });
-for (const part of ['analysis', 'preview']) await must(bin('tsx'), [`bench/${part}.mts`]);
+for (const part of ['analysis', 'preview', 'sheet']) await must(bin('tsx'), [`bench/${part}.mts`]);

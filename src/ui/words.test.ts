@@ -15,7 +15,7 @@ describe('sentences', () => {
   });
 
   it('read as they should', () => {
-    const values = { minMm: 10, maxMm: 3000, min: 0, max: 100, bytes: 70 * 1048576, megapixels: 140, largestWidthMm: 287, largestHeightMm: 188, paper: 'a4', paths: 'surface.widthMm', found: 3, known: 2, name: 'map.jpg', text: 'wide' };
+    const values = { most: 60, pages: 72, widthMm: 330, heightMm: 480, minMm: 10, maxMm: 3000, min: 0, max: 100, bytes: 70 * 1048576, megapixels: 140, largestWidthMm: 287, largestHeightMm: 188, paper: 'a4', paths: 'surface.widthMm', found: 3, known: 2, name: 'map.jpg', text: 'wide' };
     expect(Object.fromEntries(SENTENCE_CODES.map((code) => [code, sentenceFor({ code, message: '', values }, units)]))).toMatchSnapshot();
   });
 

@@ -26,7 +26,7 @@ export function motifOutline(picture: PictureRows): Result<MotifRing[], MotifCod
   if (inside === 0) return fail('motif-none', 'expected a motif, got white');
   if (inside === columns * rows) return fail('motif-everything', 'expected white round a motif, got none');
   const rings = borders(outside, columns, rows)
-    .map((ring) => Clipper.simplifyPathD(ring, SMOOTH_CELLS, true))
+    .map((ring) => Clipper.ramerDouglasPeuckerD(ring, SMOOTH_CELLS))
     .filter((ring) => ring.length >= 3 && Math.abs(Clipper.areaD(ring)) > LEAST_SHARE * columns * rows)
     .map((ring) => ring.map(({ x, y }) => ({ x: x / columns, y: y / rows })));
   return rings.length > 0 ? ok(rings) : fail('motif-none', 'expected a motif, got specks');

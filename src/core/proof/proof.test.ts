@@ -112,7 +112,8 @@ it('tells what is wrong with a print, and lets a good one go', async () => {
 
 it('says of a picture without marks that it has none, and of no sheet at all that there is none', async () => {
   const read = await readAll([...bare.map((picture, at) => ({ seed: 401 + at, case: at, bare: picture })), ...bare.map((picture, at) => ({ seed: 411 + at, case: at, instead: picture }))]);
-  expect(read.map(({ seed, reading }) => [seed, reading.ok ? 'read' : reading.error.code])).toEqual(read.map(({ seed }) => [seed, expect.stringMatching(/^proof-no-(marks|page)$/)]));
+  expect(read).toHaveLength(8);
+  expect(read.filter(({ reading }) => reading.ok || !/^proof-no-(marks|page)$/.test(reading.error.code))).toEqual([]);
 }, 200_000);
 
 it('takes a scan of the sheet alone', async () => {

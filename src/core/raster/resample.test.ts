@@ -117,7 +117,7 @@ describe('resampling', () => {
     const [luma, blue, red] = [plane(w, h, (x, y) => 128 + 100 * Math.sin(x / 3 + y / 5)), plane(cw, ch, (x) => 90 + 3 * x), plane(cw, ch, (_, y) => 60 + 8 * y)];
     const planes: PlaneSource = {
       widthPx: w, heightPx: h,
-      async readPlanes(from, count, left, width, into) {
+      readPlanes(from, count, left, width, into) {
         const [lumaStride, chromaStride, chromaRows] = [width, Math.ceil(width / 2), Math.ceil(count / 2)];
         expect([from % 2, left % 2]).toEqual([0, 0]);
         const layout = { luma: 0, blueness: lumaStride * count, redness: lumaStride * count + chromaStride * chromaRows, lumaStride, chromaStride };
@@ -126,7 +126,7 @@ describe('resampling', () => {
           const start = (from / 2 + row) * cw + left / 2;
           into.set(source.subarray(start, start + chromaStride), at + row * chromaStride);
         }
-        return layout;
+        return Promise.resolve(layout);
       },
     };
     const coloured = source(w, h, (x, y) => {

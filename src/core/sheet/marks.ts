@@ -114,10 +114,10 @@ function stripMarks(layout: SheetLayout, pack: SheetPack, text: SheetText, truth
   const [first] = layout.places;
   const tiled = isTile(first, pack);
   const lengthMm = strip.vertical ? strip.rect.heightMm : strip.rect.widthMm;
-  // Along the strip: x from its inner end, y towards the page's edge.
+  // Along the strip: x from its inner end, y towards the page's edge; there the bar lies.
   const write = (words: string, xMm: number, yMm: number, sizeMm: number, maxMm: number, options: { bold?: boolean; mirrored?: boolean } = {}): Mark => ({
     kind: 'words', words, sizeMm, maxMm, bold: options.bold ?? false, mirrored: options.mirrored ?? false, turned: strip.vertical,
-    at: strip.vertical ? { xMm: strip.rect.xMm + strip.rect.widthMm - yMm, yMm: strip.rect.yMm + xMm } : { xMm: strip.rect.xMm + xMm, yMm: strip.rect.yMm + yMm },
+    at: strip.vertical ? { xMm: strip.rect.xMm + yMm, yMm: strip.rect.yMm + xMm } : { xMm: strip.rect.xMm + xMm, yMm: strip.rect.yMm + yMm },
   });
   const spareMm = lengthMm - WORDS_START_MM - 1;
   const barWords = text.unitSystem === 'inch' ? `This bar measures ${(BAR_MM / 25.4).toFixed(2)} in (${BAR_MM} mm)` : `This bar measures ${BAR_MM} mm (${(BAR_MM / 25.4).toFixed(2)} in)`;

@@ -113,7 +113,7 @@ describe('marks and templates', () => {
     const formed = formPrint(panel, PLAIN_FORM, { xMm: 20, yMm: 10, widthMm: 160, heightMm: 100 }, [], null);
     const mask = placementTemplate('<b>Door</b>', panel, formed, 'metric');
     expect(mask).toContain('width="220mm" height="140mm" viewBox="-10 -10 220 140"');
-    expect(mask).toContain('2 cm from the left');
+    expect(mask).toContain('20 mm from the left');
     expect(mask.match(/stroke-dasharray/g)?.length).toBe(4);
     expect(mask).not.toContain('<b>');
     const cut = cutTemplate('Door', formed.blocks[0], true);

@@ -249,7 +249,11 @@ function motifRings(blocks: readonly Pick<PrintBlock, 'pictures' | 'bent'>[], pl
 function edged(onFace: readonly Ring[], form: PrintForm, motif: readonly Ring[] | null): { rings: readonly Ring[]; changed: boolean } {
   const cut = form.trimMm > 0 ? offsetRings(onFace, -form.trimMm) : onFace;
   if (form.edge === 'motif' && motif && motif.length > 0) return { rings: intersectRings(offsetRings(motif, form.motifMm, 'round'), cut), changed: true };
-  if (form.edge === 'torn' && form.tornMm > 0) return { rings: intersectRings(cut.map((ring) => tornRing(ring, form.tornMm)).filter((ring) => signedAreaMm2(ring) !== 0), cut), changed: true };
+  if (form.edge === 'torn' && form.tornMm > 0) {
+    const torn = intersectRings(cut.map((ring) => tornRing(ring, form.tornMm)), cut);
+    // Where two sides meet the line may cross itself: such a loop is a scrap.
+    return { rings: torn.filter((ring) => Math.abs(signedAreaMm2(ring)) > form.tornMm ** 2), changed: true };
+  }
   return { rings: cut, changed: form.trimMm > 0 };
 }
 

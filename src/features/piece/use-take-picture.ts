@@ -38,8 +38,8 @@ export function useTakePicture(onTaken: (picture: StoredPicture) => void): Pictu
       finish();
       if (result === null) return;
       if (!result.ok) return notice({ text: sentenceFor(result.error, units), tone: 'error' });
-      const { type, sha256, widthPx, heightPx, paleShare, darkShare, preview } = result.value;
-      onTaken({ id: newId(), name: file.name.slice(0, 255), type, bytes: file.size, sha256, widthPx, heightPx, paleShare, darkShare, file, preview });
+      const { type, sha256, widthPx, heightPx, paleShare, darkShare, file: copy, preview } = result.value;
+      onTaken({ id: newId(), name: file.name.slice(0, 255), type, bytes: file.size, sha256, widthPx, heightPx, paleShare, darkShare, file: copy, preview });
     });
   }, [finish, notice, onTaken, units]);
 

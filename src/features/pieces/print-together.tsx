@@ -8,7 +8,7 @@ import { PageMarks, sheetOrder, sheetText, useSheetItems, useSheetJob, type Shee
 import { saveFile } from '@/features/sheets/save-file';
 import { usePlannedPieces, useShelf, useStash, type PlannedPiece } from '@/features/shell';
 import { database, savePiece } from '@/storage';
-import { Answer, FigureField, Fields, NextRow, Note, Part, SelectField, TickRow, sentenceFor, useClock, useNow, useUnits } from '@/ui';
+import { Answer, FigureField, Fields, NextRow, Note, Part, SelectField, TickRow, Worksheet, sentenceFor, useClock, useNow, useUnits } from '@/ui';
 import { makeSheet } from '@/workers/sheet/client';
 import { NestedLook } from './nested-look';
 import css from './print-together.module.css';
@@ -49,7 +49,7 @@ export function PrintTogetherPage() {
 
   return (
     <main className={css.page}>
-      <div className={css.sheet}>
+      <Worksheet>
         <h1>Print together</h1>
         <Answer>{answer(made)}</Answer>
         {pack && !pack.ok && <Note>{sentenceFor(pack.error, units)}</Note>}
@@ -70,7 +70,7 @@ export function PrintTogetherPage() {
           </Fields>
           {plain && !areOneSize(sizes) && <><NextRow><Button size="small" variant="outlined" onClick={() => void equal()} data-testid="one-size">Make them all one size</Button></NextRow><Note>A set, such as cushions or tiles, looks right only at one size: the largest that all of these hold.</Note></>}
         </Part>
-      </div>
+      </Worksheet>
       <div className={css.pages}>{made?.pages.map((layout, index) => <PageView key={index} layout={layout} index={index} pack={made} items={repeated} text={text} />)}</div>
     </main>
   );

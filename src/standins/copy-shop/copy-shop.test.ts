@@ -1,3 +1,8 @@
+import { execFileSync } from 'node:child_process';
+import { mkdtempSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { buildSync } from 'esbuild';
 import { PDFDocument } from 'pdf-lib';
 import sharp from 'sharp';
 import { MACHINE, quote, type ShopOptions } from './index';
@@ -39,11 +44,6 @@ describe('the copy shop', () => {
 
 /** Drawn outside the test's realm: the PDF reader is a module of its own kind. */
 async function shopDraws(pdf: Uint8Array, fit: boolean): Promise<{ data: Buffer; width: number; height: number }> {
-  const { execFileSync } = await import('node:child_process');
-  const { mkdtempSync, writeFileSync } = await import('node:fs');
-  const { join } = await import('node:path');
-  const { tmpdir } = await import('node:os');
-  const { buildSync } = await import('esbuild');
   const folder = mkdtempSync(join(tmpdir(), 'fobbet-shop-'));
   writeFileSync(join(folder, 'in.pdf'), pdf);
   const runner = join(process.cwd(), '.cache', `shop-${process.pid}.mjs`);

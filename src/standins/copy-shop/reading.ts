@@ -1,6 +1,5 @@
 /** What the shop's server does with a PDF: measures its pages, and draws what the machine would print. Server only. */
-import { createRequire } from 'node:module';
-import { dirname, join } from 'node:path';
+import { join } from 'node:path';
 import { createCanvas } from '@napi-rs/canvas';
 import { getDocument, type PDFDocumentProxy } from 'pdfjs-dist/legacy/build/pdf.mjs';
 import { MM_PER_INCH } from '@/core/measure';
@@ -10,12 +9,13 @@ import { MACHINE, type ShopCode, type ShopJob, type ShopOptions } from './machin
 const POINTS_PER_INCH = 72;
 /** Of the proof picture. */
 const PROOF_PPI = 130;
+/** The server runs in the project's folder. */
+const FONTS = `${join(process.cwd(), 'node_modules', 'pdfjs-dist', 'standard_fonts')}/`;
 const toMm = (points: number): number => (points / POINTS_PER_INCH) * MM_PER_INCH;
 
 async function openPdf(bytes: Uint8Array): Promise<PDFDocumentProxy | null> {
   if (!new TextDecoder('latin1').decode(bytes.subarray(0, 1024)).includes('%PDF-')) return null;
-  const fonts = join(dirname(createRequire(import.meta.url).resolve('pdfjs-dist/package.json')), 'standard_fonts/');
-  return getDocument({ data: bytes.slice(), standardFontDataUrl: fonts, disableFontFace: true, isEvalSupported: false, verbosity: 0 }).promise.catch(() => null);
+  return getDocument({ data: bytes.slice(), standardFontDataUrl: FONTS, disableFontFace: true, isEvalSupported: false, verbosity: 0 }).promise.catch(() => null);
 }
 
 const NOT_PDF = fail('shop-not-pdf', 'expected a PDF');

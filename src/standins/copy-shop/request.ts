@@ -15,8 +15,8 @@ export async function readRequest(request: Request): Promise<Result<ShopRequest,
   const form = await request.formData().catch(() => null);
   const file = form?.get('pdf');
   if (!form || !(file instanceof Blob)) return fail('shop-not-pdf', 'expected a file');
-  const { value, error } = REQUEST.validate(Object.fromEntries([...form].filter(([key]) => key !== 'pdf')));
-  return error ? fail('shop-request', error.message) : ok({ ...(value as Omit<ShopRequest, 'pdf'>), pdf: new Uint8Array(await file.arrayBuffer()) });
+  const checked = REQUEST.validate(Object.fromEntries([...form].filter(([key]) => key !== 'pdf')));
+  return checked.error ? fail('shop-request', checked.error.message) : ok({ ...(checked.value as Omit<ShopRequest, 'pdf'>), pdf: new Uint8Array(await file.arrayBuffer()) });
 }
 
 export const refused = (error: unknown): Response => Response.json({ error }, { status: 422 });

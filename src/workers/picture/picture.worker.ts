@@ -35,7 +35,7 @@ const job: PictureJob = {
 
     const tones = toneShares(context.getImageData(0, 0, canvas.width, canvas.height).data);
     const preview = await canvas.convertToBlob({ type: 'image/jpeg', quality: PREVIEW_QUALITY });
-    return ok({ ...accepted.value, widthPx, heightPx, ...tones, preview, sha256: await hashBytes(bytes) });
+    return ok({ ...accepted.value, widthPx, heightPx, ...tones, preview, file: new Blob([bytes], { type: accepted.value.type }), sha256: await hashBytes(bytes) });
   },
 };
 

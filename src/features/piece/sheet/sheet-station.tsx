@@ -44,12 +44,12 @@ export function SheetStation() {
   const landedBox = print && print.formed.landed.length > 0 ? ringsBox(print.formed.landed) : { widthMm: 0, heightMm: 0 };
   const reasons: ReasonLine[] = [];
   if (print && plan.blank) {
-    reasons.push({ figure: units.size(print.rect.widthMm, print.rect.heightMm), text: `print: the blank of ${units.size(plan.blank.widthMm, plan.blank.heightMm)} less its margins` });
+    reasons.push({ figure: units.size(print.rect.widthMm, print.rect.heightMm), text: plan.blank.bend ? 'the bent print’s own box on paper' : `print: the blank of ${units.size(plan.blank.widthMm, plan.blank.heightMm)} less its margins` });
     if (plan.window && Math.abs(plan.window.widthMm - print.picture.widthMm) + Math.abs(plan.window.heightMm - print.picture.heightMm) > 0.5) reasons.push({ figure: 'centred', text: 'the crop has another shape than the blank, so it is placed in the middle' });
     reasons.push({ figure: `${Math.round(print.ppi)} ppi`, text: `of the picture’s own pixels: ${VERDICT_WORDS[print.verdict]}${plan.surface?.coarse ? ' (a coarse surface forgives a third less)' : ''}` });
     if (pack && tiled) reasons.push({ figure: `${pack.columns} × ${pack.rows}`, text: `pages: each goes on ${units.length(pack.overlapMm)} under the next, which is trimmed at the join` });
     if (pack && prints > 1) reasons.push({ figure: `${prints} prints`, text: pack.pages.length < pack.pagesApart ? `on ${pack.pages.length} ${pack.pages.length === 1 ? 'page' : 'pages'}: ${pack.pagesApart - pack.pages.length} fewer than one by one` : `on ${pack.pages.length} pages` });
-    if (print.formed.shaped) reasons.push({ figure: units.size(landedBox.widthMm, landedBox.heightMm), text: 'what lands, once it is trimmed' });
+    if (sheet.form.trimMm > 0 || sheet.form.edge !== 'cut') reasons.push({ figure: units.size(landedBox.widthMm, landedBox.heightMm), text: 'what lands, once it is trimmed' });
     if (pack) reasons.push({ figure: `${pack.pages[0].rasterPpi} ppi`, text: `printed as ${pack.prints[0].widthPx} × ${pack.prints[0].heightPx} dots${plan.mirrored ? ', mirrored' : ', not mirrored: this way is not laid face down'}` });
   }
 

@@ -83,7 +83,6 @@ export function ShopPart({ making }: { making: SheetMaking }) {
         )}
         {proof && shown && (
           <>
-            {/* eslint-disable-next-line @next/next/no-img-element */}
             <img src={shown} alt={`Proof of page ${page + 1} from the copy shop`} className={css.proofPicture} data-testid="shop-proof-picture" />
             <NextRow><Button size="small" variant="outlined" onClick={() => read(proof)} disabled={reading.progress !== null} data-testid="read-shop-proof">Read it back</Button>{reading.progress !== null && <LinearProgress sx={{ flex: 1 }} aria-label="Reading the proof" />}</NextRow>
           </>
