@@ -2,7 +2,7 @@ import { join } from 'node:path';
 import { mkdirSync } from 'node:fs';
 import { expect, test, type Page } from '@playwright/test';
 import sharp from 'sharp';
-import { DEMO_URL, answer, beginPiece, choose, choosePicture, noLettering, openStation, savedTo, settled, storedPieces, typeInto } from './support/page';
+import { DEMO_URL, answer, choose, openStation, pieceWith, savedTo, settled, storedPieces, typeInto } from './support/page';
 import { drawPage, pageBoxMm } from './support/reading';
 
 async function drawing(name: string, body: string, width = 900, height = 600): Promise<string> {
@@ -15,17 +15,6 @@ async function drawing(name: string, body: string, width = 900, height = 600): P
 
 /** A third white, the rest a mid tone with some structure. */
 const THIRD_WHITE = '<rect width="900" height="600" fill="#6a7f92"/><rect width="300" height="600" fill="#fff"/><path d="M340 100 L860 500 M340 500 L860 100" stroke="#553322" stroke-width="30"/>';
-
-async function pieceWith(page: Page, name: string, file: string, surface: RegExp, width: string, height: string): Promise<void> {
-  await beginPiece(page, name);
-  await choosePicture(page, file);
-  await noLettering(page);
-  await openStation(page, 'Surface');
-  await choose(page, 'surface-kind', surface);
-  await typeInto(page, 'blank-width', width);
-  await typeInto(page, 'blank-height', height);
-  await settled(page);
-}
 
 /** Waits until a canvas was drawn at its full size. */
 const drawn = (page: Page, testId: string) => expect(page.getByTestId(testId)).toHaveAttribute('data-drawn', /^([2-9]|\d\d+)$/, { timeout: 20_000 });
@@ -224,6 +213,7 @@ test('a piece saved by an earlier version opens as it was', async ({ page }) => 
     const store = db.transaction('pieces', 'readwrite').objectStore('pieces');
     const all = await new Promise<Record<string, Record<string, unknown>>[]>((resolve) => { const get = store.getAll(); get.onsuccess = () => resolve(get.result as never); });
     const [piece] = all;
+    for (const key of ['form', 'copies', 'motif', 'proof', 'order']) Reflect.deleteProperty(piece.sheet, key);
     for (const key of ['turns', 'straightenDeg', 'tone', 'layers']) Reflect.deleteProperty(piece.picture, key);
     for (const key of ['shape', 'grain', 'bareColour']) Reflect.deleteProperty(piece.surface, key);
     for (const key of ['look', 'tryOn']) Reflect.deleteProperty(piece.method, key);
@@ -234,7 +224,7 @@ test('a piece saved by an earlier version opens as it was', async ({ page }) => 
   await expect(page.getByTestId('blank-width')).toHaveValue('20 cm');
   await typeInto(page, 'blank-width', '21 cm');
   await settled(page);
-  expect((await storedPieces(page))[0]).toMatchObject({ version: 3, surface: { widthMm: 210, shape: { kind: 'rectangle' } } });
+  expect((await storedPieces(page))[0]).toMatchObject({ version: 4, surface: { widthMm: 210, shape: { kind: 'rectangle' } }, sheet: { copies: 1, form: { parts: 'skip', sides: 'picture' } } });
 });
 
 test('the demo’s shapes are drawn', async ({ page }) => {

@@ -3,7 +3,7 @@ import { mkdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { expect, test, type Page } from '@playwright/test';
 import sharp from 'sharp';
-import { DEMO_URL, answer, beginPiece, choose, choosePicture, noLettering, openStation, savedTo, settled, storedPieces, typeInto } from './support/page';
+import { DEMO_URL, answer, choose, openStation, pieceWith, savedTo, settled, storedPieces, typeInto } from './support/page';
 import { pageBoxMm } from './support/reading';
 
 /** Red left, blue right, a yellow bar on top: which way round it lies is plain to see. */
@@ -15,16 +15,7 @@ async function flag(name: string, width = 1200, height = 800): Promise<string> {
   return file;
 }
 
-async function piece(page: Page, name: string, surface: RegExp, width: string, height: string, picture?: string): Promise<void> {
-  await beginPiece(page, name);
-  await choosePicture(page, picture ?? await flag('flag'));
-  await noLettering(page);
-  await openStation(page, 'Surface');
-  await choose(page, 'surface-kind', surface);
-  await typeInto(page, 'blank-width', width);
-  await typeInto(page, 'blank-height', height);
-  await settled(page);
-}
+const piece = async (page: Page, name: string, surface: RegExp, width: string, height: string, picture?: string) => pieceWith(page, name, picture ?? await flag('flag'), surface, width, height);
 
 /** Takes the one method that is offered first. */
 async function method(page: Page): Promise<void> {

@@ -16,7 +16,7 @@ const VIEWS = [
   { name: 'picture', path: '/piece/demo-route-map/picture', size: DESK, press: ['[data-finding="show-through"] button'] },
   { name: 'on-the-piece', path: '/piece/demo-route-map/picture', size: DESK, press: ['text=On the piece'] },
   { name: 'surface', path: '/piece/demo-viaduct/surface', size: DESK, press: ['[data-testid="with-picture"]'] },
-  { name: 'vessel', path: '/piece/demo-crest-bucket/surface', size: DESK, press: ['[data-testid="with-picture"]'] },
+  { name: 'vessel', path: '/piece/demo-crest-bucket/surface', size: DESK, press: ['[data-testid="with-picture"]'], extra: true },
   { name: 'try-on', path: '/piece/demo-viaduct/method', size: DESK, press: ['[data-testid="try-on-view"]'], settle: 6000 },
   { name: 'method', path: '/piece/demo-viaduct/method', size: DESK },
   { name: 'sheet', path: '/piece/demo-departures-board/sheet', size: DESK },
@@ -37,7 +37,7 @@ const VIEWS = [
   { name: 'mend', path: '/piece/demo-fern-marker/mend', size: DESK, extra: true },
   { name: 'seal', path: '/piece/demo-fern-marker/seal', size: DESK },
   { name: 'keep', path: '/piece/demo-fern-marker/keep', size: DESK },
-  { name: 'cure-dark', path: '/piece/demo-departures-board/cure', size: DESK, dark: true },
+  { name: 'cure-dark', path: '/piece/demo-departures-board/cure', size: DESK, dark: true, extra: true },
 ];
 
 const [out = join(ROOT, 'docs', 'screenshots'), ...names] = process.argv.slice(2);

@@ -63,6 +63,18 @@ export async function choosePicture(page: Page, file: string): Promise<void> {
 /** Answers the question at Picture: nothing on it must not read backwards. */
 export const noLettering = (page: Page) => page.getByRole('group', { name: /^Has it lettering/ }).getByRole('button', { name: 'None' }).click();
 
+/** A piece with a picture without lettering, on a surface of a size; at Surface when it is done. */
+export async function pieceWith(page: Page, name: string, file: string, surface: RegExp, width: string, height: string): Promise<void> {
+  await beginPiece(page, name);
+  await choosePicture(page, file);
+  await noLettering(page);
+  await openStation(page, 'Surface');
+  await choose(page, 'surface-kind', surface);
+  await typeInto(page, 'blank-width', width);
+  await typeInto(page, 'blank-height', height);
+  await settled(page);
+}
+
 /** The stored pieces, straight from the browser's database. */
 export const storedPieces = (page: Page): Promise<Record<string, unknown>[]> =>
   page.evaluate(async () => {

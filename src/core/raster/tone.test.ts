@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { PLAIN_TONE, applyTone, fadeRows, fadeShare, isPlain, isToned, toneTables, type Tone } from './index';
+import { PLAIN_TONE, applyTone, fadeRows, fadeShare, isPlain, toneTables, type Tone } from './index';
 
 const amount = fc.integer({ min: -100, max: 100 });
 const anyTone: fc.Arbitrary<Tone> = fc.record({
@@ -12,7 +12,6 @@ describe('tone curves', () => {
     const tables = toneTables(PLAIN_TONE);
     expect([tables.red, tables.green, tables.blue].every(identity)).toBe(true);
     expect(isPlain(tables)).toBe(true);
-    expect(isToned(PLAIN_TONE)).toBe(false);
   });
 
   it('are monotone for any setting: no tone overtakes a lighter one', () => {

@@ -79,6 +79,3 @@ export function applyTone(rgba: Uint8ClampedArray | Uint8Array, { red, green, bl
     }
   }
 }
-
-export const isToned = (tone: Tone): boolean =>
-  tone.lightness !== 0 || tone.contrast !== 0 || tone.gamma !== 1 || tone.warmth !== 0 || tone.mono !== null || tone.compensate > 0 || tone.fade !== 'none';

@@ -1,11 +1,14 @@
 'use client';
 import { useState } from 'react';
-import { copierPlan } from '@/core/sheet';
+import { copierPlan, pagesThatHold } from '@/core/sheet';
+import type { SizeMm } from '@/core/shape';
 import { Fields, LengthField, Note, Wide, sentenceFor, useUnits } from '@/ui';
 import css from './sheet.module.css';
 
 /** For those who bring a paper original to the copier: at how many percent. */
-export function CopierPart({ printMm }: { printMm: number }) {
+export function CopierPart({ print }: { print: SizeMm }) {
+  const printMm = print.widthMm;
+  const papers = [...new Set(pagesThatHold(print).map(({ paper }) => paper.name))];
   const units = useUnits();
   const [originalMm, setOriginalMm] = useState<number | null>(null);
   const plan = originalMm === null ? null : copierPlan(originalMm, printMm);
@@ -18,6 +21,7 @@ export function CopierPart({ printMm }: { printMm: number }) {
           <Note>{plan === null ? `The print is ${units.length(printMm)} wide: measure the same stretch on the original.`
             : !plan.ok ? sentenceFor(plan.error, units)
               : `Copy at ${plan.value.passes.map((percent) => `${percent} %`).join(', then that copy at ')}: it comes out ${units.length(plan.value.resultMm)} wide. Switch the copier’s mirror on, and copy onto plain paper.`}</Note>
+          <Note>{papers.length > 0 ? `A print of ${units.size(print.widthMm, print.heightMm)} fits on ${papers.join(', ')}.` : `A print of ${units.size(print.widthMm, print.heightMm)} fits on none of the usual papers: copy it in parts, or print tiles.`}</Note>
         </Wide>
       </Fields>
     </details>

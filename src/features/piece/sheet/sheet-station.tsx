@@ -93,7 +93,7 @@ export function SheetStation() {
       {pack && <ProofPart making={making} pack={pack} />}
       {pack && <OutputsPart making={making} />}
       {pack && <ShopPart making={making} />}
-      {print && plan.mirrored && <CopierPart printMm={print.picture.widthMm} />}
+      {print && plan.mirrored && <CopierPart print={print.picture} />}
       <PrinterPart paper={paperOf(sheet.paper, sheet.custom)} />
       <MissingList station="sheet" />
       <Cautions ids={['knife']} />
