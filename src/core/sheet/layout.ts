@@ -159,7 +159,8 @@ export function layoutPack(prints: readonly SizeMm[], choice: LayoutChoice, copi
   if (large) return fail('print-too-large', `expected at most ${MAX_PRINT_MM} mm, got ${large.widthMm} × ${large.heightMm} mm`, { values: { maxMm: MAX_PRINT_MM } });
   const natural = prints[0].widthMm > prints[0].heightMm ? 'landscape' : 'portrait';
   const ways = choice.orientation === 'auto' ? ([natural, natural === 'landscape' ? 'portrait' : 'landscape'] as const) : [choice.orientation];
-  const packs = ways.map((way) => packOf(prints, copies, choice, way));
+  const frames = ways.map((way): Frame => { const page = pageSize(choice.paper, way); return { paper: choice.paper, orientation: way, page, printable: printableOf(page, choice.marginMm) }; });
+  const packs = frames.map((frame) => packOf(prints, copies, choice.overlapMm, frame, frames));
   const best = packs.filter((pack) => pack.ok).sort((a, b) => a.value.pages.length - b.value.pages.length).at(0);
   return best ?? packs[0];
 }
@@ -169,10 +170,9 @@ interface Frame { paper: Paper; orientation: Exclude<Orientation, 'auto'>; page:
 const WHOLE_TILE = { index: 0, column: 0, row: 0, joinXMm: null, joinYMm: null } as const;
 const wholeTile = (size: SizeMm): Tile => ({ ...WHOLE_TILE, window: { xMm: 0, yMm: 0, widthMm: size.widthMm, heightMm: size.heightMm } });
 
-function packOf(prints: readonly SizeMm[], copies: number, { paper, overlapMm, marginMm }: LayoutChoice, orientation: Frame['orientation']): Result<SheetPack, LayoutCode> {
-  const page = pageSize(paper, orientation);
-  const printable = printableOf(page, marginMm);
-  const frame: Frame = { paper, orientation, page, printable };
+/** @param frame of what is nested or has a page to itself; each tiled print takes the one of `frames` that needs fewest pages */
+function packOf(prints: readonly SizeMm[], copies: number, overlapMm: number, frame: Frame, frames: readonly Frame[]): Result<SheetPack, LayoutCode> {
+  const { paper, orientation, page, printable } = frame;
   const tiled: SheetLayout[][] = [];
   const alone: { print: number; turned: boolean }[] = [];
   const nested: { print: number; size: SizeMm }[] = [];
@@ -184,7 +184,9 @@ function packOf(prints: readonly SizeMm[], copies: number, { paper, overlapMm, m
     else if (stripSide(size, printable)) alone.push({ print, turned: false });
     else if (!one && stripSide(turned(size), printable)) alone.push({ print, turned: true });
     else {
-      const tiles = tilesOf(size, print, frame, overlapMm);
+      const ways = one ? [frame] : frames;
+      const tries = ways.map((way) => tilesOf(size, print, way, overlapMm));
+      const tiles = tries.filter((tried) => tried.ok).sort((a, b) => a.value.pages.length - b.value.pages.length).at(0) ?? tries[0];
       if (!tiles.ok) return tiles;
       tiled.push(tiles.value.pages);
       if (print === 0) grid = tiles.value;

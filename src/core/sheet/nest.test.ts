@@ -75,6 +75,12 @@ describe('several prints in one pack', () => {
     }
   });
 
+  it('lays each print the way round that suits it', () => {
+    const pack = packed([{ widthMm: 60, heightMm: 60 }, { widthMm: 424, heightMm: 240 }]);
+    expect(pack.pages.map(({ orientation, places: [{ print }] }) => [print, orientation])).toEqual([[1, 'portrait'], [1, 'portrait'], [1, 'portrait'], [0, expect.any(String)]]);
+    expect(pack.pagesApart).toBe(4);
+  });
+
   it('tiles what is larger than a page, and nests the rest', () => {
     const pack = packed([{ widthMm: 380, heightMm: 200 }, { widthMm: 60, heightMm: 60 }, { widthMm: 60, heightMm: 40 }]);
     expect(pack.columns * pack.rows).toBe(2);

@@ -41,6 +41,11 @@ describe('edges', () => {
     expect(shaped).toBe(true);
     expect(ringsBox(landed)).toMatchObject({ xMm: 13, yMm: 13, widthMm: 174, heightMm: 94 });
   });
+  it('leave nothing where more is cut away than there is, without falling over', () => {
+    const { landed, blocks } = formPrint(board, form({ trimMm: 60 }), whole(200, 120), [], null);
+    expect(landed).toEqual([]);
+    expect(blocks[0].cut).toEqual([]);
+  });
   it('tear within their depth, never outside, and the same each time', () => {
     const tear = () => formPrint(board, form({ edge: 'torn', tornMm: 6 }), whole(200, 120), [], null).landed;
     const [ring] = tear();

@@ -2,7 +2,7 @@
 import { Button, LinearProgress } from '@mui/material';
 import { FileDown } from 'lucide-react';
 import Link from 'next/link';
-import { useMemo, useState } from 'react';
+import { useId, useMemo, useState } from 'react';
 import { PAPER_IDS, areOneSize, commonSize, layoutPack, marginsFor, paperOf, placeMatrix, sheetMarks, UNPRINTABLE_MM, type PaperId, type SheetLayout, type SheetPack, type SheetText } from '@/core/sheet';
 import { PageMarks, sheetOrder, sheetText, useSheetItems, useSheetJob, type SheetItem } from '@/features/sheets';
 import { saveFile } from '@/features/sheets/save-file';
@@ -91,6 +91,7 @@ const sizeWords = ({ piece, plan }: PlannedPiece, units: ReturnType<typeof useUn
 
 function PageView({ layout, index, pack, items, text }: { layout: SheetLayout; index: number; pack: SheetPack; items: readonly SheetItem[]; text: SheetText }) {
   const { atHand } = useStash();
+  const id = useId();
   const { widthMm, heightMm } = layout.page;
   const pxPerMm = PAGE_PX / Math.max(widthMm, heightMm);
   const blocks = items.flatMap((item) => (item.plan.print?.formed.blocks ?? []).map((block) => ({ item, block })));
@@ -102,8 +103,8 @@ function PageView({ layout, index, pack, items, text }: { layout: SheetLayout; i
           const { item, block } = blocks[placed.print];
           return (
             <g key={at}>
-              <clipPath id={`page-${index}-${at}`}><rect x={placed.place.xMm} y={placed.place.yMm} width={placed.place.widthMm} height={placed.place.heightMm} /></clipPath>
-              <g clipPath={`url(#page-${index}-${at})`}><g transform={`matrix(${placeMatrix(placed).join(' ')}) translate(${block.widthMm} 0) scale(-1 1)`}><NestedLook item={item} block={block} pxPerMm={pxPerMm} /></g></g>
+              <clipPath id={`${id}-${at}`}><rect x={placed.place.xMm} y={placed.place.yMm} width={placed.place.widthMm} height={placed.place.heightMm} /></clipPath>
+              <g clipPath={`url(#${id}-${at})`}><g transform={`matrix(${placeMatrix(placed).join(' ')}) translate(${block.widthMm} 0) scale(-1 1)`}><NestedLook item={item} block={block} pxPerMm={pxPerMm} /></g></g>
             </g>
           );
         })}

@@ -1,3 +1,4 @@
+import { useId } from 'react';
 import type { Mark } from '@/core/sheet';
 import { ringPath } from '@/core/shape';
 
@@ -8,7 +9,8 @@ const LEAST_PX = 1;
 
 /** A page's marks on a drawing in page millimetres: the same that the PDF has. */
 export function PageMarks({ marks, pxPerMm }: { marks: readonly Mark[]; pxPerMm: number }) {
-  return <g aria-hidden>{marks.map((mark, index) => <OneMark key={index} mark={mark} pxPerMm={pxPerMm} id={`mark-${index}`} />)}</g>;
+  const id = useId();
+  return <g aria-hidden>{marks.map((mark, index) => <OneMark key={index} mark={mark} pxPerMm={pxPerMm} id={`${id}-${index}`} />)}</g>;
 }
 
 function OneMark({ mark, pxPerMm, id }: { mark: Mark; pxPerMm: number; id: string }) {

@@ -21,6 +21,8 @@ import { ProofPart } from './proof-part';
 import { ShopPart } from './shop-part';
 import { useSheet } from './use-sheet';
 
+/** Less than a crumb. */
+const NOTHING_MM2 = 1;
 const NO_SIZE = { widthMm: 0, heightMm: 0 };
 const PAPER_OPTIONS = PAPER_IDS.map((id) => ({ id, name: paperOf(id, NO_SIZE).name }));
 const ORIENTATIONS: { id: Orientation; name: string }[] = [{ id: 'auto', name: 'Auto' }, { id: 'portrait', name: 'Portrait' }, { id: 'landscape', name: 'Landscape' }];
@@ -55,7 +57,7 @@ export function SheetStation() {
 
   return (
     <StationLayout specimen={<LandingDrawing optics={stageOptics(piece.seal.sheen)} caption="As it lands: the right way round on the blank." />}>
-      <Answer stop={refused !== null || bar?.good === false || (sheet.proof?.go === false && sheet.printedAt === null)}>{answer()}</Answer>
+      <Answer stop={refused !== null || (print !== null && print.areaMm2 < NOTHING_MM2) || bar?.good === false || (sheet.proof?.go === false && sheet.printedAt === null)}>{answer()}</Answer>
       {holding.length > 0 && <Note>One page would hold it: {holding.map((page) => `${page.paper.name} ${page.orientation}`).join(' or ')}.</Note>}
       {pack && (
         <NextRow>
@@ -104,6 +106,7 @@ export function SheetStation() {
   function answer(): string {
     if (refused) return sentenceFor(refused, units);
     if (!print || !pack) return 'The sheet follows from the picture and the blank.';
+    if (print.areaMm2 < NOTHING_MM2) return 'Nothing would land: cut less away from the edge.';
     if (bar && !bar.good) return 'Print again: this page is not at 100 %.';
     if (sheet.proof && !sheet.proof.go && sheet.printedAt === null) return 'Print again: the proof says why.';
     if (sheet.printedAt !== null) return 'The sheet is printed and checked.';
