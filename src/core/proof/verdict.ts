@@ -26,7 +26,7 @@ export interface ProofReading {
 
 export interface ProofVerdict extends ProofReading { go: boolean; reasons: readonly ProofReason[] }
 
-export const SCALE_TOLERANCE = 0.005;
+const SCALE_TOLERANCE = 0.005;
 const DARKNESS_LEAST = 0.7;
 const CAST_MOST = 0.12;
 

@@ -171,7 +171,7 @@ function vessel(shape: Extract<BlankShape, { kind: 'vessel' }>, { widthMm: topMm
 }
 
 /** Whether a blank is cut along the print's own edges alone: no outline needs to be drawn. */
-export const isPlainRectangle = ({ shape }: Blank): boolean => shape.kind === 'rectangle' || shape.kind === 'cylinder';
+const isPlainRectangle = ({ shape }: Blank): boolean => shape.kind === 'rectangle' || shape.kind === 'cylinder';
 
 /** What outlines cover of the blank: inside its parts, outside its openings. Outer rings and holes run in opposite ways. */
 export function onBlank(blank: Blank, rings: readonly Ring[]): Ring[] {

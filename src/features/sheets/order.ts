@@ -8,7 +8,7 @@ import type { PrintOrder, SheetOrder } from '@/workers/sheet/protocol';
 export interface SheetItem { job: Job; plan: PiecePlan; picture: { id: string; file: Blob } | null; layers: readonly DrawnLayer[] }
 
 /** The words and lines of each of a piece's prints. */
-export function printTexts(job: Job, plan: PiecePlan): PrintText[] {
+function printTexts(job: Job, plan: PiecePlan): PrintText[] {
   const blocks = plan.print?.formed.blocks ?? [];
   const edge = job.sheet.form.edge === 'cut' && job.picture.tone.fade !== 'none' ? 'fade' : job.sheet.form.edge;
   return blocks.map(({ part, cut, folds }) => ({ name: part === null ? job.name : `${job.name} ${part + 1} of ${plan.blank?.parts.length ?? blocks.length}`, cut, folds, edge }));

@@ -1,8 +1,6 @@
 import { fail, ok, type Failure, type Result } from '@/core/shared';
 import type { ShopOptions, ShopQuote } from './machine';
 
-export type ShopAnswerCode = string;
-
 function form(pdf: Blob, options: Record<string, string>): FormData {
   const data = new FormData();
   data.set('pdf', pdf, 'print.pdf');
@@ -10,7 +8,7 @@ function form(pdf: Blob, options: Record<string, string>): FormData {
   return data;
 }
 
-async function ask(path: string, body: FormData): Promise<Result<Response, ShopAnswerCode>> {
+async function ask(path: string, body: FormData): Promise<Result<Response>> {
   try {
     const response = await fetch(`/standins/copy-shop/${path}`, { method: 'POST', body });
     return response.ok ? ok(response) : { ok: false, error: ((await response.json()) as { error: Failure }).error };
@@ -22,13 +20,13 @@ async function ask(path: string, body: FormData): Promise<Result<Response, ShopA
 const optionsOf = ({ copies, colour, paper, fit }: ShopOptions): Record<string, string> => ({ copies: String(copies), colour: String(colour), paper, fit: String(fit) });
 
 /** Sends a print to the simulated shop for its price and time. @param now epoch ms on the crafter's clock */
-export async function askQuote(pdf: Blob, options: ShopOptions, now: number): Promise<Result<ShopQuote, ShopAnswerCode>> {
+export async function askQuote(pdf: Blob, options: ShopOptions, now: number): Promise<Result<ShopQuote>> {
   const answer = await ask('quote', form(pdf, { ...optionsOf(options), now: String(now) }));
   return answer.ok ? ok((await answer.value.json()) as ShopQuote) : answer;
 }
 
 /** A page as the shop's machine prints it, PNG. */
-export async function askProof(pdf: Blob, options: ShopOptions, page: number): Promise<Result<Blob, ShopAnswerCode>> {
+export async function askProof(pdf: Blob, options: ShopOptions, page: number): Promise<Result<Blob>> {
   const answer = await ask('proof', form(pdf, { ...optionsOf(options), page: String(page) }));
   return answer.ok ? ok(await answer.value.blob()) : answer;
 }
