@@ -1,6 +1,7 @@
 /** Draws phone-like photos of a printed sheet: content scaled and mirrored on its paper, on a darker table, turned and tilted, unevenly lit, blurred and noisy. Seeded. */
 import { homographyOf, type Point } from '@/core/proof/homography';
 import type { Rgba } from '@/core/proof';
+import { seededChance } from '@/core/shared';
 
 export interface PhotoOf {
   /** The printed page, `pxPerMm` dense. */
@@ -11,26 +12,14 @@ export interface PhotoOf {
   marginMm: number; kept: number;
 }
 
-/** A small seeded generator (mulberry32). */
-export function seeded(seed: number): () => number {
-  let state = seed >>> 0;
-  return () => {
-    state = (state + 0x6d2b79f5) >>> 0;
-    let t = state;
-    t = imul(t ^ (t >>> 15), t | 1);
-    t ^= t + imul(t ^ (t >>> 7), t | 61);
-    return ((t ^ (t >>> 14)) >>> 0) / 4294967296;
-  };
-}
-
 /** Taken once: looking a global up is slow in a test's own realm. */
-const { sin, cos, floor, imul, min } = Math;
+const { sin, cos, floor, min } = Math;
 
 const PHOTO = { width: 1632, height: 1224 };
 
 export function photoOf(of: PhotoOf): Rgba {
   const { width, height } = PHOTO;
-  const chance = seeded(of.seed);
+  const chance = seededChance(of.seed);
   // The sheet's corners: turned about the middle, pushed by the tilt, then drawn as large as the photo holds.
   const angle = (of.turnDeg * Math.PI) / 180;
   const loose = [[-1, -1], [1, -1], [1, 1], [-1, 1]].map(([x, y]): Point => {

@@ -3,7 +3,8 @@ import { readFileSync } from 'node:fs';
 import { readProof, type ExpectedPage, type ProofCode, type ProofReading, type Rgba } from '@/core/proof';
 import type { SheetPack } from '@/core/sheet';
 import type { Result } from '@/core/shared';
-import { photoOf, seeded, type PhotoOf } from './photo';
+import { seededChance } from '@/core/shared';
+import { photoOf, type PhotoOf } from './photo';
 
 interface Picture { file: string; width: number; height: number }
 interface Case { pack: SheetPack; printed: Picture[]; expected: (Omit<ExpectedPage, 'raster'> & { raster: Picture })[] }
@@ -24,7 +25,7 @@ const expected = cases.map((one) => one.expected.map((page) => ({ ...page, raste
 const printed = cases.map((one) => one.printed.map(load));
 
 function read({ seed, case: chosen, patch, instead, bare, scan }: Shot): PhotoReading {
-  const chance = seeded(seed);
+  const chance = seededChance(seed);
   const between = (low: number, high: number) => low + (high - low) * chance();
   const at = chosen ?? seed % cases.length;
   const { pack } = cases[at];

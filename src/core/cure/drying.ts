@@ -1,17 +1,20 @@
 /**
  * How much longer or shorter than the label a water-borne coat dries:
- * (film ÷ nominal film)^1.5 × (reference VPD ÷ VPD) × surface factor × air factor, within 0.4–4.
+ * (film ÷ nominal film)^1.5 × (reference VPD ÷ VPD) × surface factor × air factor × cover factor, within 0.4–4.
  * The exponent lies between evaporation-limited (1) and diffusion-limited (2) drying. Source: film-drying theory, simplified;
- * surface and air factors from bench practice. Known weakness: one figure for the room's whole day.
+ * surface and air factors from bench practice, cover factors judged from it. Where the air changes, a coat gathers drying at the rate of each
+ * moment: it is dry when the integral of 1 ÷ factor reaches the label's hours.
  */
 import { clamp } from '@/core/shared';
-import { REFERENCE_VPD_KPA, vapourPressureDeficitKpa, type Room } from './vapour';
+import type { AirCourse } from './course';
+import { REFERENCE_VPD_KPA, vapourPressureDeficitKpa, type Cover, type Room } from './vapour';
 
 export interface DryingFactor {
   film: number;
   room: number;
   surface: number;
   air: number;
+  cover: number;
   /** The product, within its limits. */
   total: number;
   limited: boolean;
@@ -19,8 +22,11 @@ export interface DryingFactor {
 
 export const FILM_EXPONENT = 1.5;
 export const FAN_FACTOR = 0.7;
+/** A board with a weight on it loses water at its rim only in part; one that is covered or stacked hardly at all. */
+export const COVER_FACTORS: Readonly<Record<Cover, number>> = { open: 1, weighted: 1.3, covered: 1.8 };
 const LEAST_FACTOR = 0.4;
 const GREATEST_FACTOR = 4;
+const MS_PER_HOUR = 3_600_000;
 
 /** @param filmShare wet film ÷ nominal film; @param surfaceFactor 1 for painted wood */
 export function dryingFactor(filmShare: number, room: Room, surfaceFactor: number): DryingFactor {
@@ -28,7 +34,64 @@ export function dryingFactor(filmShare: number, room: Room, surfaceFactor: numbe
   const film = filmShare ** FILM_EXPONENT;
   const roomFactor = deficit > 0 ? REFERENCE_VPD_KPA / deficit : Infinity;
   const air = room.air === 'fan' ? FAN_FACTOR : 1;
-  const product = film * roomFactor * surfaceFactor * air;
+  const cover = COVER_FACTORS[room.cover ?? 'open'];
+  const product = film * roomFactor * surfaceFactor * air * cover;
   const total = clamp(product, LEAST_FACTOR, GREATEST_FACTOR);
-  return { film, room: roomFactor, surface: surfaceFactor, air, total, limited: total !== product };
+  return { film, room: roomFactor, surface: surfaceFactor, air, cover, total, limited: total !== product };
+}
+
+/** A coat's drying through time: how many of the label's hours it has gathered, and when it will have gathered so many. Hours from its start. */
+export interface Drying { gathered: (hours: number) => number; hoursFor: (labelHours: number) => number }
+
+/** Drying in a room that stays as it is. */
+export const steadyDrying = ({ total }: DryingFactor): Drying => ({ gathered: (hours) => hours / total, hoursFor: (labelHours) => labelHours * total });
+
+/**
+ * Drying in a room that changes.
+ *
+ * @param still the factor without the room's air: film × surface × air × cover
+ * @param startAt epoch ms; before the course its first step goes on, after it its last day repeats on average
+ */
+export function changingDrying(course: AirCourse, still: number, startAt: number): Drying {
+  const gatheredAt = gatheredOver(course, still);
+  const { fromAt, stepMs } = course;
+  const count = course.vpdKpa.length;
+  const stepHours = stepMs / MS_PER_HOUR;
+  const day = Math.min(count, Math.max(1, Math.round(24 / stepHours)));
+  const lateRate = (gatheredAt[count] - gatheredAt[count - day]) / (day * stepHours);
+  const earlyRate = gatheredAt[1] / stepHours;
+  const totalAt = (at: number): number => {
+    const step = (at - fromAt) / stepMs;
+    if (step <= 0) return step * stepHours * earlyRate;
+    if (step >= count) return gatheredAt[count] + (step - count) * stepHours * lateRate;
+    const whole = Math.floor(step);
+    return gatheredAt[whole] + (step - whole) * (gatheredAt[whole + 1] - gatheredAt[whole]);
+  };
+  const begun = totalAt(startAt);
+  const instantOf = (total: number): number => {
+    if (total <= 0) return fromAt + (total / earlyRate) * MS_PER_HOUR;
+    if (total >= gatheredAt[count]) return fromAt + count * stepMs + ((total - gatheredAt[count]) / lateRate) * MS_PER_HOUR;
+    let [low, high] = [0, count];
+    while (high - low > 1) {
+      const middle = (low + high) >> 1;
+      if (gatheredAt[middle] <= total) low = middle;
+      else high = middle;
+    }
+    return fromAt + (low + (total - gatheredAt[low]) / (gatheredAt[low + 1] - gatheredAt[low])) * stepMs;
+  };
+  return { gathered: (hours) => totalAt(startAt + hours * MS_PER_HOUR) - begun, hoursFor: (labelHours) => (instantOf(begun + labelHours) - startAt) / MS_PER_HOUR };
+}
+
+/** Label hours gathered by the start of each step of a course, with one entry more for its end. The sum of the rate 1 ÷ factor. */
+export function gatheredOver({ vpdKpa, stepMs }: AirCourse, still: number): Float64Array {
+  const gathered = new Float64Array(vpdKpa.length + 1);
+  const stepHours = stepMs / MS_PER_HOUR;
+  const rateOfDeficit = 1 / (REFERENCE_VPD_KPA * still);
+  let total = 0;
+  for (let step = 0; step < vpdKpa.length; step++) {
+    const rate = vpdKpa[step] * rateOfDeficit;
+    total += stepHours * (rate < 1 / GREATEST_FACTOR ? 1 / GREATEST_FACTOR : rate > 1 / LEAST_FACTOR ? 1 / LEAST_FACTOR : rate);
+    gathered[step + 1] = total;
+  }
+  return gathered;
 }

@@ -5,7 +5,9 @@
  * VPD = e_s · (1 − RH). Reference room: 21 °C and 50 %, 1.243 kPa.
  */
 export interface Air { temperatureC: number; humidityPercent: number }
-export interface Room extends Air { air: 'still' | 'fan' }
+/** How a drying piece lies: open, under a weight, or covered or stacked. */
+export type Cover = 'open' | 'weighted' | 'covered';
+export interface Room extends Air { air: 'still' | 'fan'; cover?: Cover }
 
 const MAGNUS_KPA = 0.61078;
 const MAGNUS_SLOPE = 17.269;

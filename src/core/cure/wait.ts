@@ -1,24 +1,34 @@
 /**
  * When a laid print may be rubbed: earliest, likely and safe, in hours from laying.
  * Two schools of waiting: by the sign (evenly opaque, no cool patch, a corner that will not lift: earliest on) and by the clock
- * (the full label time, always; opaque and clear transfer media allow no other, with a floor of 24 h).
+ * (the full label time, always; opaque and clear transfer media allow no other, with a floor of 24 h). Where the room's air is known through time the
+ * hours follow it; signs seen on the piece correct them; an oven replaces them.
  */
 import { nominalFilmUm, type BinderRecord, type SurfaceRecord } from '@/core/craft';
-import { dryingFactor, type DryingFactor } from './drying';
+import { changingDrying, dryingFactor, steadyDrying, type Drying, type DryingFactor } from './drying';
+import type { AirCourse } from './course';
+import { ovenHours, type OvenCycle } from './oven';
+import { signShare, type SeenSign } from './signs';
 import type { Room } from './vapour';
 
-export type WaitRule = 'sign' | 'clock' | 'clock-floor' | 'label';
-export type WaitWarning = 'too-cold' | 'damp';
+export type WaitRule = 'sign' | 'clock' | 'clock-floor' | 'label' | 'oven';
+export type WaitWarning = 'too-cold' | 'damp' | 'cold-hours';
 
 export interface CureWait {
   earliestHours: number;
   likelyHours: number;
   safeHours: number;
   rule: WaitRule;
+  /** In the room as it is typed; where its air changes, the mean over the likely wait. */
   factor: DryingFactor;
   baseHours: { min: number; max: number };
   floorHours: number;
   warnings: readonly WaitWarning[];
+  /** What the signs make of the record's hours: 1 as it says. */
+  signShare: number;
+  drying: Drying;
+  /** Whether the room's air through time was used. */
+  changing: boolean;
 }
 
 export interface CureInput {
@@ -29,31 +39,52 @@ export interface CureInput {
   school: 'sign' | 'clock';
   /** Hours from the bottle's label or the person's own log: replaces the record's, and is not scaled. */
   labelHours: number | null;
+  /** The room's air through time, and when the coat starts in it, epoch ms; null takes `room` throughout. */
+  through?: { course: AirCourse; startAt: number } | null;
+  signs?: readonly SeenSign[];
+  oven?: OvenCycle | null;
 }
 
 export const COLDEST_FILM_C = 10;
 export const DAMPEST_PERCENT = 85;
+const MS_PER_HOUR = 3_600_000;
 
-export function cureWait({ binder, surface, filmUm, room, school, labelHours }: CureInput): CureWait {
+export function cureWait({ binder, surface, filmUm, room, school, labelHours, through = null, signs = [], oven = null }: CureInput): CureWait {
   const nominal = nominalFilmUm(binder);
-  const factor = dryingFactor(nominal > 0 ? (filmUm ?? nominal) / nominal : 1, room, surface.dryingFactor);
+  const steady = dryingFactor(nominal > 0 ? (filmUm ?? nominal) / nominal : 1, room, surface.dryingFactor);
+  const drying = through ? changingDrying(through.course, steady.film * steady.surface * steady.air * steady.cover, through.startAt) : steadyDrying(steady);
   const { min, max } = binder.waitHours;
   const floorHours = binder.clockFloorHours;
   const floored = (hours: number) => Math.max(hours, floorHours);
-  const shared = { factor, baseHours: binder.waitHours, floorHours, warnings: roomWarnings(room) };
+  const startAt = through?.startAt ?? signs[0]?.at ?? 0;
+  const share = signs.length > 0 && min > 0 && through ? signShare(signs, min, (at) => drying.gathered((at - startAt) / MS_PER_HOUR)) : 1;
+  const hoursFor = (labelled: number) => (labelled === 0 ? 0 : drying.hoursFor(labelled * share));
+  const middle = (min + max) / 2;
+  const likely = hoursFor(middle);
+  const factor = through && middle > 0 ? meanFactor(steady, likely / (middle * share)) : steady;
+  const shared = { factor, baseHours: binder.waitHours, floorHours, warnings: warningsOf(room, through, max > 0 ? hoursFor(min) : 0), signShare: share, drying, changing: through !== null };
   if (labelHours !== null) {
     const hours = floored(labelHours);
     return { ...shared, earliestHours: hours, likelyHours: hours, safeHours: hours, rule: hours > labelHours ? 'clock-floor' : 'label' };
   }
-  const safeHours = floored(max * factor.total);
-  if (floorHours > 0) return { ...shared, earliestHours: floored(min * factor.total), likelyHours: safeHours, safeHours, rule: 'clock-floor' };
+  if (oven) {
+    const hours = ovenHours(oven);
+    return { ...shared, earliestHours: hours, likelyHours: hours, safeHours: hours, rule: 'oven' };
+  }
+  const safeHours = floored(hoursFor(max));
+  if (floorHours > 0) return { ...shared, earliestHours: floored(hoursFor(min)), likelyHours: safeHours, safeHours, rule: 'clock-floor' };
   if (school === 'clock') return { ...shared, earliestHours: safeHours, likelyHours: safeHours, safeHours, rule: 'clock' };
-  return { ...shared, earliestHours: min * factor.total, likelyHours: ((min + max) / 2) * factor.total, safeHours, rule: 'sign' };
+  return { ...shared, earliestHours: hoursFor(min), likelyHours: likely, safeHours, rule: 'sign' };
 }
 
-function roomWarnings({ temperatureC, humidityPercent }: Room): WaitWarning[] {
-  return [
-    ...(temperatureC < COLDEST_FILM_C ? (['too-cold'] as const) : []),
-    ...(humidityPercent > DAMPEST_PERCENT ? (['damp'] as const) : []),
-  ];
+/** The steady factor with the room's part such that the whole is what the changing air came to. */
+const meanFactor = (steady: DryingFactor, total: number): DryingFactor =>
+  ({ ...steady, room: total / (steady.film * steady.surface * steady.air * steady.cover), total, limited: false });
+
+function warningsOf({ temperatureC, humidityPercent }: Room, through: CureInput['through'], wetHours: number): WaitWarning[] {
+  if (!through) return [...(temperatureC < COLDEST_FILM_C ? (['too-cold'] as const) : []), ...(humidityPercent > DAMPEST_PERCENT ? (['damp'] as const) : [])];
+  const { course, startAt } = through;
+  const from = Math.max(0, Math.floor((startAt - course.fromAt) / course.stepMs));
+  const wet = course.temperatureC.subarray(from, from + Math.max(1, Math.ceil((wetHours * MS_PER_HOUR) / course.stepMs)));
+  return wet.some((celsius) => celsius < COLDEST_FILM_C) ? [wet[0] < COLDEST_FILM_C ? 'too-cold' : 'cold-hours'] : [];
 }

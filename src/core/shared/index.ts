@@ -1,3 +1,4 @@
+export { seededChance } from './chance';
 export { assert, fail, ok, type Failure, type Result } from './result';
 export { equalData } from './equal';
 export { mergeChanges, type Merge } from './merge';

@@ -1,0 +1,77 @@
+/**
+ * After a change: the schedule as it was, moved as little as the change asks for. Steps whose place still holds stay; the others find the nearest later place
+ * round them; only where that makes a piece late that was not, all later steps are pushed on in their order instead, or the whole is planned anew.
+ */
+import type { Starts } from './instance';
+import { Placing, benchOf, outcomeOf, type Bench } from './placing';
+import type { Instance } from './instance';
+import { searchOn } from './search';
+
+export interface Repaired { starts: Starts; moved: number[]; how: 'kept' | 'fitted' | 'pushed' | 'anew' }
+
+/** @param before starts as they were; NaN where a step is new */
+export function repairSchedule(instance: Instance, before: Starts, search: { tries: number; seed: number; enough?: () => boolean }): Repaired {
+  const bench = benchOf(instance);
+  const fitted = roundWhatStays(bench, before);
+  const pushed = pushedOn(bench, before);
+  const options: Repaired[] = [{ starts: fitted, moved: movedOf(fitted, before), how: 'fitted' }, { starts: pushed, moved: movedOf(pushed, before), how: 'pushed' }];
+  const harm = (starts: Starts) => { const { tardiness, unplaced } = outcomeOf(bench, starts); return tardiness.reduce((sum, late) => sum + late, 0) + unplaced.length * UNPLACED_MINUTES; };
+  const best = options.sort((a, b) => harm(a.starts) - harm(b.starts) || a.moved.length - b.moved.length)[0];
+  if (best.moved.length === 0 && harm(best.starts) === 0) return { ...best, how: 'kept' };
+  if (harm(best.starts) === 0) return best;
+  const anew = searchOn(bench, search).starts;
+  return harm(anew) < harm(best.starts) - WORTH_MINUTES ? { starts: anew, moved: movedOf(anew, before), how: 'anew' } : best;
+}
+
+const UNPLACED_MINUTES = 10_080;
+/** Lateness that must be saved to be worth upsetting everything. */
+const WORTH_MINUTES = 30;
+
+const movedOf = (after: Starts, before: Starts): number[] => [...after.keys()].filter((index) => !Number.isNaN(before[index]) && before[index] !== after[index]);
+
+/** What can stay is booked first, in order; the rest finds the earliest place round it. */
+function roundWhatStays(bench: Bench, before: Starts): Starts {
+  const { instance: { tasks }, tied } = bench;
+  const order = inOrder(bench, before);
+  // A step can stay if it stands alone where it stood: found by placing all in order and seeing who is not pushed.
+  const stays = new Uint8Array(tasks.length);
+  const trial = new Placing(bench);
+  tasks.forEach((task, index) => { if (task.pinnedAt !== null) { trial.book(index, task.pinnedAt); stays[index] = 1; } });
+  for (const index of order) {
+    const isTied = tasks[index].after.some((one) => tied[one] === index && tasks[one].pinnedAt === null);
+    if (!Number.isNaN(trial.starts[index]) || isTied) continue;
+    const chain: number[] = [];
+    for (let one = index; one >= 0 && tasks[one].pinnedAt === null && stands(one); one = tied[one]) { trial.book(one, before[one]); stays[one] = 1; chain.push(one); }
+    const last = chain.at(-1);
+    // Tied steps stay together or not at all.
+    if (last !== undefined && tied[last] >= 0 && !stays[tied[last]]) for (const one of chain) { trial.free(one); stays[one] = 0; }
+  }
+  for (const index of order) if (Number.isNaN(trial.starts[index]) && ready(trial, bench, index)) trial.placeFrom(index, Math.max(trial.lowerBound(index), Number.isNaN(before[index]) ? 0 : before[index]));
+  return trial.starts;
+
+  function stands(index: number): boolean {
+    const wanted = before[index];
+    if (Number.isNaN(wanted) || wanted < 0 || tasks[index].after.some((one) => !stays[one])) return false;
+    const tie = tasks[index].after.find((one) => tied[one] === index);
+    if (tie !== undefined && wanted > trial.starts[tie] + tasks[tie].minutes + (tasks[tie].wait.maxMinutes ?? 0)) return false;
+    return trial.lowerBound(index) <= wanted && trial.fits(index, wanted);
+  }
+}
+
+/** All in the order of their old starts, none sooner than it stood. */
+function pushedOn(bench: Bench, before: Starts): Starts {
+  const { instance: { tasks } } = bench;
+  const placing = new Placing(bench);
+  tasks.forEach((task, index) => { if (task.pinnedAt !== null) placing.book(index, task.pinnedAt); });
+  for (const index of inOrder(bench, before)) if (Number.isNaN(placing.starts[index]) && ready(placing, bench, index)) placing.placeFrom(index, Math.max(placing.lowerBound(index), Number.isNaN(before[index]) ? 0 : before[index]));
+  return placing.starts;
+}
+
+const ready = (placing: Placing, { instance: { tasks } }: Bench, index: number): boolean => tasks[index].after.every((one) => !Number.isNaN(placing.starts[one]));
+
+/** By old start, but never before what must come first: new steps right after their predecessors. */
+function inOrder({ instance: { tasks } }: Bench, before: Starts): number[] {
+  const at = new Float64Array(tasks.length);
+  tasks.forEach((task, index) => { at[index] = Math.max(Number.isNaN(before[index]) ? 0 : before[index], ...task.after.map((one) => at[one])); });
+  return [...tasks.keys()].sort((a, b) => at[a] - at[b] || a - b);
+}

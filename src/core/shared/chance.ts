@@ -1,0 +1,12 @@
+/** Seeded chance, 0–1 (mulberry32): the same seed gives the same run everywhere. */
+export function seededChance(seed: number): () => number {
+  const { imul } = Math;
+  let state = seed >>> 0;
+  return () => {
+    state = (state + 0x6d2b79f5) >>> 0;
+    let t = state;
+    t = imul(t ^ (t >>> 15), t | 1);
+    t ^= t + imul(t ^ (t >>> 7), t | 61);
+    return ((t ^ (t >>> 14)) >>> 0) / 4294967296;
+  };
+}
