@@ -138,7 +138,29 @@ async function tickets() {
   await (await grained(drawn, width, height, 13, 60)).jpeg({ quality: 90 }).toFile(join(OUT, 'tickets.jpg'));
 }
 
-const files = { 'departures-board.jpg': departuresBoard, 'viaduct-at-dusk.jpg': viaductAtDusk, 'fern-plate.png': fernPlate, 'route-map.jpg': routeMap, 'crest.png': crest, 'tickets.jpg': tickets };
+/** Two lamps and a timetable scroll for the benches' cushions: few strong colours, as cloth takes them. */
+async function cushion() {
+  const [width, height] = [2200, 2200];
+  const lamp = (x, turn) => `<g transform="translate(${x} 1080) rotate(${turn})"><path d="M-120 -330 h240 l70 150 h-380 z" fill="#2c3a45"/><rect x="-150" y="-180" width="300" height="420" rx="26" fill="#f0c65a" stroke="#2c3a45" stroke-width="34"/><path d="M0 -180 V240 M-150 30 H150" stroke="#2c3a45" stroke-width="20"/><rect x="-190" y="240" width="380" height="90" rx="16" fill="#2c3a45"/><path d="M-70 -330 q70 -150 140 0" fill="none" stroke="#2c3a45" stroke-width="30"/></g>`;
+  const beam = Array.from({ length: 24 }, (_, i) => `<path d="M0 0 L0 -${i % 2 ? 980 : 860}" transform="translate(1100 1090) rotate(${i * 15})" stroke="${i % 2 ? '#c8d8cf' : '#e7d9b0'}" stroke-width="46"/>`).join('');
+  const body = `<rect width="${width}" height="${height}" fill="#f7f3e8"/>${beam}<circle cx="1100" cy="1090" r="640" fill="#f7f3e8"/>${lamp(780, -8)}${lamp(1420, 8)}
+    <path d="M330 1640 q770 180 1540 0 v210 q-770 180 -1540 0 z" fill="#7c2f36"/><text x="1100" y="1838" font-size="150" text-anchor="middle" font-family="serif" font-weight="bold" fill="#f7f3e8" letter-spacing="16">MIND THE LAMPS</text>
+    <rect x="90" y="90" width="${width - 180}" height="${height - 180}" fill="none" stroke="#7c2f36" stroke-width="26"/>`;
+  await sharp(svg(width, height, body)).jpeg({ quality: 92 }).toFile(join(OUT, 'cushion.jpg'));
+}
+
+async function teaLabel() {
+  const [width, height] = [1800, 1300];
+  const leaf = (x, y, turn, size) => `<path d="M0 0 C${size} -${size * 0.7} ${size * 2.1} -${size * 0.5} ${size * 2.7} 0 C${size * 2.1} ${size * 0.5} ${size} ${size * 0.7} 0 0 Z" fill="#2f5b3d" transform="translate(${x} ${y}) rotate(${turn})"/>`;
+  const leaves = [[900, 470, -155, 110], [900, 470, -25, 110], [900, 450, -92, 120], [760, 560, 168, 70], [1040, 560, 12, 70]].map((one) => leaf(...one)).join('');
+  const body = `<rect width="${width}" height="${height}" fill="#fbf7ea"/><rect x="50" y="50" width="1700" height="1200" rx="60" fill="none" stroke="#2f5b3d" stroke-width="20"/><rect x="96" y="96" width="1608" height="1108" rx="40" fill="none" stroke="#b5822f" stroke-width="8"/>${leaves}
+    <text x="900" y="790" font-size="200" text-anchor="middle" font-family="serif" font-weight="bold" fill="#3a2417" letter-spacing="12">STATION TEA</text>
+    <text x="900" y="930" font-size="92" text-anchor="middle" font-family="serif" font-style="italic" fill="#3a2417">black leaf, second flush</text><path d="M420 1000 H1380" stroke="#b5822f" stroke-width="8"/>
+    <text x="900" y="1110" font-size="84" text-anchor="middle" font-family="serif" fill="#2f5b3d" letter-spacing="18">WRENFOLD HALT</text>`;
+  await sharp(svg(width, height, body)).png({ palette: true }).toFile(join(OUT, 'tea-label.png'));
+}
+
+const files = { 'departures-board.jpg': departuresBoard, 'viaduct-at-dusk.jpg': viaductAtDusk, 'fern-plate.png': fernPlate, 'route-map.jpg': routeMap, 'crest.png': crest, 'tickets.jpg': tickets, 'cushion.jpg': cushion, 'tea-label.png': teaLabel };
 mkdirSync(OUT, { recursive: true });
 for (const [name, draw] of Object.entries(files)) {
   if (process.argv.includes('--force') || !existsSync(join(OUT, name))) await draw();

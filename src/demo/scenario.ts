@@ -3,7 +3,7 @@
  * off. All dates are relative to now. Pictures are drawn by scripts/draw-demo.mjs.
  */
 import { addDays, format, nextSaturday } from 'date-fns';
-import { newPiece, type Piece } from '@/records';
+import { EMPTY_AGENDA, EMPTY_STASH, newItem, newPiece, type Agenda, type Piece, type Stash } from '@/records';
 
 export interface DemoPicture { id: string; file: string; name: string }
 
@@ -14,6 +14,8 @@ export const DEMO_PICTURES: readonly DemoPicture[] = [
   { id: 'demo-picture-map', file: 'route-map.jpg', name: 'route-map.jpg' },
   { id: 'demo-picture-crest', file: 'crest.png', name: 'crest.png' },
   { id: 'demo-picture-tickets', file: 'tickets.jpg', name: 'tickets.jpg' },
+  { id: 'demo-picture-cushion', file: 'cushion.jpg', name: 'cushion.jpg' },
+  { id: 'demo-picture-tea', file: 'tea-label.png', name: 'tea-label.png' },
 ];
 
 /** The waiting room in late autumn, with the stove lit. */
@@ -22,10 +24,10 @@ export const DEMO_ROOM = { temperatureC: 19, humidityPercent: 55 };
 const HOUR_MS = 3_600_000;
 const NO_MARGINS = { topMm: 0, rightMm: 0, bottomMm: 0, leftMm: 0 };
 
-/** Six pieces in different stages and shapes: one drying, one being sealed, one about to be printed, three being planned. @param now epoch ms */
+/** Eight pieces in different stages and shapes: one drying, one being sealed, one about to be printed, the others being planned. @param now epoch ms */
 export function demoPieces(now: number): Piece[] {
   const reopening = format(nextSaturday(addDays(now, 16)), 'yyyy-MM-dd');
-  const room = { ...DEMO_ROOM, air: 'still' as const, school: 'sign' as const, labelHours: null };
+  const room: Piece['cure'] = { ...DEMO_ROOM, air: 'still', school: 'sign', labelHours: null, cover: 'open', oven: null, through: 'room', signs: [] };
 
   const board = newPiece('demo-departures-board', 'Departures board', now - 30 * HOUR_MS);
   const drying: Piece = {
@@ -83,5 +85,45 @@ export function demoPieces(now: number): Piece[] {
     surface: { ...drawers.surface, kind: 'painted-wood', widthMm: 540, heightMm: 130, thicknessMm: 20, finish: 'matte-paint', baseColour: '#e8e2d0', shape: { kind: 'drawer-row', count: 3, gapMm: 14, knobs: 1, knobMm: 28 } },
     sheet: { ...drawers.sheet, margins: { topMm: 6, rightMm: 0, bottomMm: 6, leftMm: 0 } },
   };
-  return [drying, printing, sealing, planning, painting, measuring];
+
+  const cushions = newPiece('demo-bench-cushions', 'Bench cushions', now - 1.5 * HOUR_MS);
+  const sewing: Piece = {
+    ...cushions, dueOn: reopening, cure: room,
+    picture: { ...cushions.picture, pictureId: 'demo-picture-cushion', lettering: 'yes' },
+    surface: { ...cushions.surface, kind: 'cloth', widthMm: 300, heightMm: 300, bareColour: '#c9c2ae', prepared: ['prewash'] },
+    method: { ...cushions.method, school: 'A2', binder: 'opaque-medium', whites: 'stay-white' },
+    sheet: { ...cushions.sheet, margins: { topMm: 55, rightMm: 55, bottomMm: 55, leftMm: 55 }, copies: 2 },
+    seal: { ...cushions.seal, use: 'cloth', sealer: 'none' },
+  };
+
+  const tea = newPiece('demo-tea-canisters', 'Tea canister labels', now - 1 * HOUR_MS);
+  const labelling: Piece = {
+    ...tea, dueOn: reopening, cure: room,
+    picture: { ...tea.picture, pictureId: 'demo-picture-tea', lettering: 'yes' },
+    surface: { ...tea.surface, kind: 'glass', widthMm: 110, heightMm: 150, shape: { kind: 'cylinder', shareOfRound: 0.4 }, baseCoat: 'chalk-type-paint', baseColour: '#f2ecdc', prepared: ['degrease'] },
+    method: { ...tea.method, school: 'A', binder: 'fluid-gel' },
+    sheet: { ...tea.sheet, margins: { topMm: 25, rightMm: 6, bottomMm: 25, leftMm: 6 }, copies: 4 },
+    seal: { ...tea.seal, use: 'handled', sheen: 'satin' },
+  };
+  return [drying, printing, sealing, planning, painting, measuring, sewing, labelling];
 }
+
+/** What the volunteers have on their shelf. @param now epoch ms */
+export function demoStash(now: number): Stash {
+  const counted = now - 40 * 24 * HOUR_MS;
+  const day = (daysAgo: number) => format(addDays(now, -daysAgo), 'yyyy-MM-dd');
+  const bottle = (id: string, kind: 'binder' | 'sealer' | 'paint', material: string | null, name: string, amount: number, size: number, price: number, opened: number) =>
+    newItem(id, kind, name, counted, { material, amount, size, price, openedOn: day(opened) });
+  return {
+    ...EMPTY_STASH,
+    items: [
+      bottle('demo-fluid-gel', 'binder', 'fluid-gel', 'Fluid gel, gloss', 150, 237, 14, 60), bottle('demo-heavy-gel', 'binder', 'heavy-gel', 'Heavy gel, matte', 90, 237, 16, 120),
+      bottle('demo-opaque', 'binder', 'opaque-medium', 'Opaque medium', 60, 120, 11, 30), bottle('demo-varnish', 'sealer', 'acrylic-varnish', 'Acrylic varnish, satin', 260, 375, 11, 90),
+      bottle('demo-paint', 'paint', null, 'Chalk-type paint, bone', 300, 500, 13, 45), newItem('demo-paper', 'paper', 'Plain copy paper, 80 g/m²', counted, { material: 'laser-plain', amount: 180, size: 500, price: 6 }),
+      newItem('demo-cedar', 'blank', 'Cedar slats, 424 × 43 mm', counted, { amount: 5, size: 5, price: 15 }), newItem('demo-oven', 'oven', 'Old kitchen oven, parish hall', counted, { limitC: 120 }), newItem('demo-brush', 'brush', 'Foam brush, 50 mm', counted, { amount: 3, size: 4, price: 5 }),
+    ],
+  };
+}
+
+/** When the volunteers have time: evenings, and the weekend's middle. */
+export const DEMO_AGENDA: Agenda = EMPTY_AGENDA;

@@ -1,6 +1,6 @@
 import Joi from 'joi';
 import { BASE_COATS, BINDERS, FINISHES, PRINTS, SCHOOLS, SEALERS, SHEENS, SURFACES, USES } from '@/core/craft';
-import { REFERENCE_AIR } from '@/core/cure';
+import { OVEN_CYCLES, REFERENCE_AIR } from '@/core/cure';
 import { FONT_IDS, FULL_CROP, MOST_STRAIGHTEN_DEG, NOT_TURNED, RATIOS } from '@/core/picture';
 import type { Job } from '@/core/plan';
 import { PLAIN_TONE } from '@/core/raster';
@@ -9,8 +9,8 @@ import { DEFAULT_OVERLAP_MM, MAX_PRINT_MM, PAPER_IDS, PLAIN_FORM } from '@/core/
 import { fail, ok, type Result } from '@/core/shared';
 import { migrateToCurrent, type Migration, type VersionCode } from './version';
 
-/** Version 1 had one margin all round, 2 one for each side; 3 has turning, tone, layers, shapes, grain, the look wanted, trying on, own paper and overlap; 4 the print's form, copies, proof and order. */
-export const PIECE_VERSION = 4;
+/** Version 1 had one margin all round, 2 one for each side; 3 has turning, tone, layers, shapes, grain, the look wanted, trying on, own paper and overlap; 4 the print's form, copies, proof and order; 5 the room through time, ovens, signs, and the work done. */
+export const PIECE_VERSION = 5;
 
 export interface Piece extends Job {
   id: string;
@@ -29,10 +29,11 @@ export function newPiece(id: string, name: string, now: number, paper: Job['shee
     method: { print: 'laser-plain', school: null, binder: null, whites: 'either', look: 'any', tryOn: [] },
     sheet: { paper, orientation: 'auto', margins: { topMm: 10, rightMm: 10, bottomMm: 10, leftMm: 10 }, barMeasuredMm: null, printedAt: null, custom: { widthMm: 210, heightMm: 297 }, overlapMm: DEFAULT_OVERLAP_MM, form: PLAIN_FORM, copies: 1, motif: null, proof: null, order: null },
     lay: { faces: null, filmUm: null, extendMm: 5, mediumUsedMl: null, laidAt: null },
-    cure: { ...REFERENCE_AIR, air: 'still', school: 'sign', labelHours: null },
+    cure: { ...REFERENCE_AIR, air: 'still', school: 'sign', labelHours: null, cover: 'open', oven: null, through: 'typed', signs: [] },
     rub: { passes: null, done: [], finishedAt: null },
     mend: { done: [], finishedAt: null },
     seal: { use: 'wall', sheen: 'matte', sealer: null, coats: null, coatsAt: [], finishedAt: null },
+    work: { done: [], draws: [] },
     keep: {
       photoId: null, rating: null, notes: '', careText: null,
       prices: { print: null, blank: null, binderBottle: { price: null, ml: null }, sealerBottle: { price: null, ml: null } },
@@ -89,6 +90,7 @@ const shape = () => Joi.alternatives().try(
   shapeOf('vessel', { bottomMm: figure(5, MAX_PRINT_MM).required(), shareOfRound: figure(0.01, 1).required() }),
 ).required();
 
+const stepId = () => Joi.string().min(1).max(120).required();
 const MOST_COPIES = 60;
 const motif = () => maybe(Joi.object({ of: Joi.string().max(200).required(), rings: Joi.array().items(Joi.array().items(Joi.object({ x: figure(-1, 2).required(), y: figure(-1, 2).required() })).min(3).max(2000)).max(200).required() }));
 const proof = () => maybe(Joi.object({
@@ -142,6 +144,8 @@ export const PIECE_SCHEMA = Joi.object({
   cure: section({
     temperatureC: figure(-20, 60).required(), humidityPercent: figure(0, 100).required(), air: oneOf('still', 'fan').required(),
     school: oneOf('sign', 'clock').required(), labelHours: maybe(figure(0.1, 2000)),
+    cover: oneOf('open', 'weighted', 'covered').required(), oven: maybe(oneOf(...ids(OVEN_CYCLES))), through: oneOf('typed', 'room').required(),
+    signs: Joi.array().items(Joi.object({ id: oneOf('translucent', 'cool-edge', 'corner-lifts', 'even', 'corner-holds').required(), at: instant().required() })).max(100).required(),
   }),
   rub: section({
     passes: maybe(Joi.number().integer().min(1).max(20)),
@@ -151,6 +155,10 @@ export const PIECE_SCHEMA = Joi.object({
   seal: section({
     use: oneOf(...ids(USES)).required(), sheen: oneOf(...ids(SHEENS)).required(), sealer: maybe(oneOf(...ids(SEALERS))),
     coats: maybe(Joi.number().integer().min(1).max(20)), coatsAt: instants(), finishedAt: maybe(instant()),
+  }),
+  work: section({
+    done: Joi.array().items(Joi.object({ step: stepId(), at: instant().required(), minutes: maybe(figure(0, 10_000)), planned: figure(0, 10_000).required() })).max(300).required(),
+    draws: Joi.array().items(Joi.object({ step: stepId(), item: stepId(), amount: figure(0, 1_000_000).required(), at: instant().required() })).max(300).required(),
   }),
   keep: section({
     photoId: pictureId(), rating: maybe(Joi.number().integer().min(1).max(5)), notes: Joi.string().allow('').max(5000).required(), careText: maybe(Joi.string().allow('').max(2000)),
@@ -190,10 +198,16 @@ const printFormAdded: Migration = {
   }),
 };
 
+/** What version 5 adds, as it was when it was shipped. */
+const workAdded: Migration = {
+  from: 4, to: 5, name: 'the room through time, ovens, signs and the work done are added',
+  migrate: (data) => ({ ...data, cure: { ...(data.cure as object), cover: 'open', oven: null, through: 'typed', signs: [] }, work: { done: [], draws: [] } }),
+};
+
 /** Version 2 could name gesso for paper prints, which was always refused; it is a bed for film. */
 const withoutGessoForPaper = (method: { binder?: unknown; school?: unknown }) => (method.binder === 'gesso' ? { ...method, binder: null, school: null } : method);
 
-export const PIECE_MIGRATIONS: readonly Migration[] = [oneMarginToFour, turningToneShapesAdded, printFormAdded];
+export const PIECE_MIGRATIONS: readonly Migration[] = [oneMarginToFour, turningToneShapesAdded, printFormAdded, workAdded];
 
 /** Reads a stored or imported piece: migrates, validates, refuses what is newer than this program. Never alters its argument. */
 export function readPiece(data: unknown): Result<Piece, VersionCode> {

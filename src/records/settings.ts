@@ -9,9 +9,16 @@ export interface Settings {
   clockAheadMs: number;
   /** The room of the last piece, offered to the next one. */
   room: { temperatureC: number; humidityPercent: number };
+  /** Whether the room's sensor is listened to. */
+  sensor: boolean;
+  /** At the bench: a tone when a timer ends, steps read out. */
+  sound: boolean;
+  speech: boolean;
+  /** Black on white or white on black at the bench, whatever the rest is. */
+  benchContrast: boolean;
 }
 
-export const DEFAULT_SETTINGS: Settings = { id: 'settings', unitSystem: 'metric', theme: 'auto', clockAheadMs: 0, room: { temperatureC: 21, humidityPercent: 50 } };
+export const DEFAULT_SETTINGS: Settings = { id: 'settings', unitSystem: 'metric', theme: 'auto', clockAheadMs: 0, room: { temperatureC: 21, humidityPercent: 50 }, sensor: false, sound: true, speech: false, benchContrast: false };
 
 const SETTINGS_SCHEMA = Joi.object({
   id: Joi.string().valid('settings').required(),
@@ -19,6 +26,7 @@ const SETTINGS_SCHEMA = Joi.object({
   theme: Joi.string().valid('auto', 'light', 'dark').required(),
   clockAheadMs: Joi.number().min(0).max(366 * 86_400_000).required(),
   room: Joi.object({ temperatureC: Joi.number().min(-20).max(60).required(), humidityPercent: Joi.number().min(0).max(100).required() }).required(),
+  sensor: Joi.boolean().required(), sound: Joi.boolean().required(), speech: Joi.boolean().required(), benchContrast: Joi.boolean().required(),
 });
 
 /** Settings are never worth refusing to start for: what can't be read becomes the default. */

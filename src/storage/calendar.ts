@@ -7,6 +7,8 @@ export interface CalendarEntry {
   description: string;
   startsAt: number;
   minutes: number;
+  /** Minutes before its start at which it rings; 0 at the start. */
+  alarmMinutes?: number;
 }
 
 const utcParts = (instant: number): [number, number, number, number, number] => {
@@ -20,7 +22,7 @@ export function writeCalendar(entries: readonly CalendarEntry[], sequence: numbe
     uid: `${entry.id}@fobbet`, sequence, productId: 'fobbet', calName: 'Fobbet',
     title: entry.title, description: entry.description,
     start: utcParts(entry.startsAt), startInputType: 'utc', startOutputType: 'utc', duration: { minutes: Math.max(1, Math.round(entry.minutes)) },
-    alarms: [{ action: 'display', description: entry.title, trigger: { minutes: 0, before: true } }],
+    alarms: [{ action: 'display', description: entry.title, trigger: { minutes: entry.alarmMinutes ?? 0, before: true } }],
   }));
   const { error, value } = createEvents(events);
   if (error || !value) throw error ?? new Error('no calendar written');

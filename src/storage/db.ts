@@ -1,5 +1,5 @@
 import Dexie, { type EntityTable, type Table } from 'dexie';
-import type { Piece, Settings, Stash, StoredPicture } from '@/records';
+import type { Agenda, BenchTimer, Piece, RoomRecord, Settings, Stash, StoredPicture } from '@/records';
 
 /** One undoable change. `before` and `after` are whole pieces: a few kB, so that undo can't half apply. */
 export interface HistoryEntry { pieceId: string; position: number; label: string; at: number; before: Piece; after: Piece }
@@ -15,12 +15,16 @@ export class FobbetDatabase extends Dexie {
   cursors!: EntityTable<HistoryCursor, 'pieceId'>;
   removed!: EntityTable<RemovedPiece, 'id'>;
   stash!: EntityTable<Stash, 'id'>;
+  agenda!: EntityTable<Agenda, 'id'>;
+  room!: EntityTable<RoomRecord, 'id'>;
+  timers!: EntityTable<BenchTimer, 'id'>;
 
   constructor(name = 'fobbet') {
     // Strict: a save counts as done only when it is on the disk, so that a crash right after it loses nothing.
     super(name, { chromeTransactionDurability: 'strict' });
     this.version(1).stores({ pieces: 'id, updatedAt', pictures: 'id', settings: 'id', history: '[pieceId+position], pieceId', cursors: 'pieceId', removed: 'id' });
     this.version(2).stores({ stash: 'id' });
+    this.version(3).stores({ agenda: 'id', room: 'id', timers: 'id' });
   }
 }
 

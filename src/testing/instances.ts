@@ -33,7 +33,7 @@ export function instanceOf({ seed, pieces, gridMinutes: grid, days, peels = true
   });
   const course = airCourse({ readings: [], profile: dayBetween(9, 21, 58) }, { temperatureC: 20, humidityPercent: 50 }, { fromAt: 0, untilAt: days * DAY * 60_000, stepMs: 3_600_000 }, (at) => (at / 3_600_000 + 9) % 24);
   return {
-    tasks, windows, places: { bench: 2, rack: Math.max(2, Math.ceil(pieces / 2)), oven: 1 }, room: changingRoom ? { stepMinutes: 60, vpdKpa: [...course.vpdKpa] } : null,
+    tasks, windows, gridMinutes: grid, places: { bench: 2, rack: Math.max(2, Math.ceil(pieces / 2)), oven: 1 }, room: changingRoom ? { stepMinutes: 60, vpdKpa: [...course.vpdKpa] } : null,
     pieces: Array.from({ length: pieces }, (_, piece) => ({ id: `p${piece}`, dueMinute: chance() < 0.6 ? between(2, Math.max(3, days - 1)) * DAY : null })),
   };
 }

@@ -62,7 +62,7 @@ export function cureWait({ binder, surface, filmUm, room, school, labelHours, th
   const middle = (min + max) / 2;
   const likely = hoursFor(middle);
   const factor = through && middle > 0 ? meanFactor(steady, likely / (middle * share)) : steady;
-  const shared = { factor, baseHours: binder.waitHours, floorHours, warnings: warningsOf(room, through, max > 0 ? hoursFor(min) : 0), signShare: share, drying, changing: through !== null };
+  const shared = { factor, baseHours: binder.waitHours, floorHours, warnings: warningsOf(room, through, max > 0 ? hoursFor(min) : 0), signShare: share, drying, changing: through !== null && through.course.vpdKpa.some((kpa) => kpa !== through.course.vpdKpa[0]) };
   if (labelHours !== null) {
     const hours = floored(labelHours);
     return { ...shared, earliestHours: hours, likelyHours: hours, safeHours: hours, rule: hours > labelHours ? 'clock-floor' : 'label' };

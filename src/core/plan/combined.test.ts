@@ -1,7 +1,7 @@
 import { SCHOOLS } from '@/core/craft';
 import { NOTHING_SAID } from '@/core/method';
 import type { TextLayer } from '@/core/picture';
-import { EMPTY_NOTE, EMPTY_STASH, atHandOf, readStash, type Piece } from '@/records';
+import { EMPTY_STASH, atHandOf, newItem, readStash, type Piece } from '@/records';
 import { NOW, PICTURE, readyPiece } from '@/testing/builders';
 import { groundColourOf, nextStep, planPiece, printCurves, runSteps, stationStates, surfaceLook, type Job } from './index';
 
@@ -91,17 +91,18 @@ describe('the ground', () => {
 });
 
 describe('the stash', () => {
-  const stash = { ...EMPTY_STASH, binders: { 'fluid-gel': { ...EMPTY_NOTE, price: 12, ml: 240, label: { filmUm: 180, waitHours: null, openMinutes: null } } } };
+  const gel = newItem('gel', 'binder', 'Gel', 1, { material: 'fluid-gel', price: 12, size: 240, label: { filmUm: 180, waitHours: null, openMinutes: null } });
+  const stash = { ...EMPTY_STASH, items: [gel] };
   it('becomes what the ranking wants', () => {
     expect(atHandOf(stash)).toMatchObject({ pricePerMl: { 'fluid-gel': 0.05 }, labels: { 'fluid-gel': { filmUm: 180 } } });
-    expect(atHandOf(EMPTY_STASH)).toEqual(NOTHING_SAID);
+    expect({ ...NOTHING_SAID, ...atHandOf(EMPTY_STASH) }).toEqual(NOTHING_SAID);
   });
   it('label values hold in the plan of every piece', () => {
-    expect(planPiece(readyPiece(), PICTURE, NOW, atHandOf(stash)).lay?.filmUm).toBe(180);
+    expect(planPiece(readyPiece(), PICTURE, NOW, { ...NOTHING_SAID, ...atHandOf(stash) }).lay?.filmUm).toBe(180);
     expect(plan(readyPiece()).lay?.filmUm).toBe(225);
   });
   it('falls back to empty rather than stop the program', () => {
     expect(readStash(stash)).toEqual(stash);
-    for (const broken of [undefined, null, 7, { ...stash, printer: 'press' }, { ...stash, version: 2 }]) expect(readStash(broken)).toEqual(EMPTY_STASH);
+    for (const broken of [undefined, null, 7, { ...stash, printer: 'press' }, { ...stash, version: 3 }]) expect(readStash(broken)).toEqual(EMPTY_STASH);
   });
 });

@@ -2,6 +2,7 @@
  * What the crafter decided and did for one piece: everything the plan is computed from. The stored piece extends it.
  * Lengths mm, volumes ml, temperatures °C, instants epoch ms; null is "not said yet" or, for overruled values, "as computed".
  */
+import type { Cover, OvenId, SeenSign } from '@/core/cure';
 import type { BaseCoatId, BinderId, CoatedFace, FinishId, PrintId, SchoolId, SealerId, SheenId, SurfaceId, UseId } from '@/core/craft';
 import type { Prices } from '@/core/journal';
 import type { RepairId } from '@/core/mend';
@@ -58,16 +59,29 @@ export interface Job {
     order: ShopOrder | null;
   };
   lay: { faces: CoatedFace[] | null; filmUm: number | null; extendMm: number; mediumUsedMl: number | null; laidAt: number | null };
-  cure: { temperatureC: number; humidityPercent: number; air: 'still' | 'fan'; school: 'sign' | 'clock'; labelHours: number | null };
+  cure: {
+    temperatureC: number; humidityPercent: number; air: 'still' | 'fan'; school: 'sign' | 'clock'; labelHours: number | null;
+    /** How it lies, whether an oven dries it, and whether its air is the figure typed here or the room's own through time. */
+    cover: Cover; oven: OvenId | null; through: 'typed' | 'room';
+    /** What was seen and felt on it while it dried. */
+    signs: SeenSign[];
+  };
   rub: { passes: number | null; done: RubbedPass[]; finishedAt: number | null };
   mend: { done: RepairId[]; finishedAt: number | null };
   seal: { use: UseId; sheen: SheenId; sealer: SealerId | null; coats: number | null; coatsAt: number[]; finishedAt: number | null };
+  /** What hands did, with their minutes, and what it took out of the stash. */
+  work: { done: StepDone[]; draws: Draw[] };
   keep: { photoId: string | null; rating: number | null; notes: string; careText: string | null; prices: Prices };
 }
 
+/** A step done: when its hands ended, the minutes they took (null where nobody measured) and those it was planned with. */
+export interface StepDone { step: string; at: number; minutes: number | null; planned: number }
+/** Taken out of an item of the stash by a step: ml, sheets or pieces. */
+export interface Draw { step: string; item: string; amount: number; at: number }
+
 export interface TryOn { surface: SurfaceId; baseCoat: BaseCoatId; school: SchoolId; binder: BinderId }
 
-export type SectionId = 'picture' | 'surface' | 'method' | 'sheet' | 'lay' | 'cure' | 'rub' | 'mend' | 'seal' | 'keep';
+export type SectionId = 'picture' | 'surface' | 'method' | 'sheet' | 'lay' | 'cure' | 'rub' | 'mend' | 'seal' | 'work' | 'keep';
 /** A change to a job: values laid over its sections. */
 export type JobPatch = { [S in SectionId]?: Partial<Job[S]> };
 

@@ -2,10 +2,12 @@
  * The plan of one piece: every station's answer computed from the job in one call, the same in the page, in a test and in a worker.
  * What can't be computed yet is null, and `missing` says at which station what is lacking.
  */
-import { nominalFilmUm, printById, schoolById, sealerById, surfaceById, type BinderRecord, type SchoolRecord, type SurfaceRecord } from '@/core/craft';
+import { nominalFilmUm, printById, schoolById, sealerById, surfaceById, type BinderRecord, type SchoolRecord, type SealerId, type SurfaceRecord } from '@/core/craft';
 import { coatAmount, layingSteps, openMinutes, spreadMinutes, type CoatAmount, type LayingStep } from '@/core/coat';
-import { cureClock, cureWait, type CureClock, type CureWait, type Room } from '@/core/cure';
-import { compareWithPlan, pieceCost, type Comparison, type PieceCost } from '@/core/journal';
+import {
+  OVEN_CYCLES, airCourse, cureClock, cureWait, ovenById, ovenRefusal, peelWindow, type AirCourse, type AirGap, type CureClock, type CureWait, type OvenCycle, type OvenRefusal, type PeelWindow, type Room,
+} from '@/core/cure';
+import { compareWithPlan, pieceCost, type Comparison, type PieceCost, type Prices } from '@/core/journal';
 import { applicableRepairs, type Repair } from '@/core/mend';
 import { NOTHING_SAID, rankMethods, type AtHand, type Candidate } from '@/core/method';
 import { cropPixels, cropToAspect, effectivePpi, largestAcceptableWidthMm, lightnessOf, ratioAspect, cropAspect, frameSize, keptFull, resolutionVerdict, type Crop, type ResolutionVerdict, type SizePx } from '@/core/picture';
@@ -62,6 +64,12 @@ export interface PiecePlan {
   cost: PieceCost;
   comparison: readonly Comparison[];
   room: Room;
+  /** Which oven cycles the piece can take, and why not. */
+  ovens: readonly { cycle: OvenCycle; refusal: OvenRefusal | null }[];
+  /** From when until when a tacky sheet is peeled. */
+  peel: PeelWindow | null;
+  /** Stretches without readings in the wait, bridged. */
+  bridged: readonly AirGap[];
 }
 
 const DEFAULT_PRINT_AREA_MM2 = 215.9 * 279.4;
@@ -72,7 +80,7 @@ export const dueAt = (dueOn: string | null): number | null => (dueOn === null ? 
 
 /** @param atHand what the person has; decides ranks and label values */
 export function planPiece(job: Job, picture: PictureFacts | null, now: number, atHand: AtHand = NOTHING_SAID): PiecePlan {
-  const room: Room = { temperatureC: job.cure.temperatureC, humidityPercent: job.cure.humidityPercent, air: job.cure.air };
+  const room: Room = { temperatureC: job.cure.temperatureC, humidityPercent: job.cure.humidityPercent, air: job.cure.air, cover: job.cure.cover };
   const surface = job.surface.kind ? surfaceById(job.surface.kind) : null;
   const { widthMm, heightMm } = job.surface;
   const resolved = widthMm !== null && heightMm !== null ? resolveBlank(job.surface.shape, { widthMm, heightMm }) : null;
@@ -96,8 +104,11 @@ export function planPiece(job: Job, picture: PictureFacts | null, now: number, a
   const binder = usable?.binder ?? null;
 
   const lay = surface && blank && print && binder ? planLay(job, surface, blank, print, binder, room) : null;
+  const ovenPiece = surface && binder ? { surface, finish: job.surface.finish, baseCoat: job.surface.baseCoat, binder, limitC: atHand.ovenLimitC } : null;
+  const oven = ovenPiece && job.cure.oven && ovenRefusal(ovenPiece, ovenById(job.cure.oven)) === null ? ovenById(job.cure.oven) : null;
+  const through = binder ? throughOf(job, room, now, atHand) : null;
   const cure = surface && binder
-    ? cureWait({ binder, surface, filmUm: job.lay.filmUm, room, school: job.cure.school, labelHours: job.cure.labelHours })
+    ? cureWait({ binder, surface, filmUm: job.lay.filmUm, room, school: job.cure.school, labelHours: job.cure.labelHours, through, signs: job.lay.laidAt === null ? [] : job.cure.signs, oven })
     : null;
   const rub = binder && print ? rubPlan({ binder, print: printRecord, areaMm2: print.areaMm2, room, passes: job.rub.passes }) : null;
   const fabric = surface?.class === 'fabric';
@@ -106,6 +117,9 @@ export function planPiece(job: Job, picture: PictureFacts | null, now: number, a
 
   return {
     surface, blank, window, groundColour, look, room, print, candidates, chosen, binder, lay, cure, rub, seal,
+    ovens: ovenPiece ? OVEN_CYCLES.map((cycle) => ({ cycle, refusal: ovenRefusal(ovenPiece, cycle) })) : [],
+    peel: peelWindow(usable?.school ?? null, binder, cure),
+    bridged: through?.course.bridged ?? [],
     preparation: surface ? preparation(surface, job.surface, room) : [],
     school: usable ? schoolById(usable.school.id) : null,
     mirrored: usable?.school.mirrored ?? true,
@@ -117,8 +131,30 @@ export function planPiece(job: Job, picture: PictureFacts | null, now: number, a
       : [],
     sealers: sealerChoices(job.seal.use, job.seal.sheen, binder, fabric),
     sealClock: seal ? sealClock(seal, job.seal.coatsAt) : null,
-    cost: pieceCost(job.keep.prices, { binderMl: job.lay.mediumUsedMl ?? lay?.coat.totalMl ?? null, sealerMl: seal?.totalMl ?? null }),
+    cost: pieceCost(pricesOf(job, seal?.sealer.id ?? null, binder, atHand), { binderMl: job.lay.mediumUsedMl ?? lay?.coat.totalMl ?? null, sealerMl: seal?.totalMl ?? null }),
     comparison: compareWithPlan({ mediumMl: lay?.coat.totalMl ?? null, cure, rub }, { mediumMl: job.lay.mediumUsedMl, laidAt: job.lay.laidAt, passes: job.rub.done }),
+  };
+}
+
+/** The room's air from the laying on, where the piece follows it and something is known of it. */
+function throughOf(job: Job, room: Room, now: number, { air }: AtHand): { course: AirCourse; startAt: number } | null {
+  const { laidAt } = job.lay;
+  if (!air || job.cure.through !== 'room') return job.cure.signs.length > 0 && laidAt !== null ? steadyThrough(room, laidAt) : null;
+  const startAt = laidAt ?? now;
+  return { course: airCourse(air, room, { fromAt: startAt, untilAt: startAt + COURSE_DAYS * 24 * MS_PER_HOUR }), startAt };
+}
+
+const COURSE_DAYS = 14;
+/** A piece whose room stays as typed, as a course: what signs are measured along. */
+const steadyThrough = (room: Room, startAt: number) => ({ course: airCourse({ readings: [], profile: null }, room, { fromAt: startAt, untilAt: startAt + 24 * MS_PER_HOUR }), startAt });
+
+/** The piece's own prices, and the stash's where it names none. */
+function pricesOf(job: Job, sealer: SealerId | null, binder: BinderRecord | null, atHand: AtHand): Prices {
+  const { prices } = job.keep;
+  const bottle = (own: Prices['binderBottle'], perMl: number | undefined) => (own.price === null && perMl !== undefined ? { price: perMl, ml: 1 } : own);
+  return {
+    ...prices, print: prices.print ?? atHand.pricePerSheet[job.method.print] ?? null,
+    binderBottle: bottle(prices.binderBottle, binder ? atHand.pricePerMl[binder.id] : undefined), sealerBottle: bottle(prices.sealerBottle, sealer ? atHand.sealerPricePerMl[sealer] : undefined),
   };
 }
 

@@ -32,21 +32,23 @@ class Intervals {
 /** One pair of hands: free stretches with what is booked in them. */
 export class Hands {
   private readonly booked = new Intervals();
-  constructor(private readonly windows: readonly FreeWindow[]) {}
+  /** @param grid starts lie on multiples of it */
+  constructor(private readonly windows: readonly FreeWindow[], private readonly grid: number) {}
 
   book(from: number, minutes: number): void { this.booked.add(from, from + minutes); }
   free(from: number, minutes: number): void { this.booked.remove(from, from + minutes); }
 
   /** The earliest start from a minute on where `minutes` fit into one free stretch; Infinity where none is left. */
   earliest(from: number, minutes: number): number {
-    const { windows, booked } = this;
+    const { windows, booked, grid } = this;
+    const onGrid = (minute: number) => Math.ceil(minute / grid) * grid;
     for (let index = windowAt(windows, from); index < windows.length; index++) {
       const window = windows[index];
-      let start = Math.max(from, window.from);
+      let start = onGrid(Math.max(from, window.from));
       if (start + minutes > window.until) continue;
       let at = booked.after(start);
-      if (at > 0 && booked.until[at - 1] > start) start = booked.until[at - 1];
-      while (at < booked.from.length && booked.from[at] < start + minutes) { start = Math.max(start, booked.until[at]); at++; }
+      if (at > 0 && booked.until[at - 1] > start) start = onGrid(booked.until[at - 1]);
+      while (at < booked.from.length && booked.from[at] < start + minutes) { start = Math.max(start, onGrid(booked.until[at])); at++; }
       if (start + minutes <= window.until) return start;
     }
     return Infinity;
@@ -54,12 +56,13 @@ export class Hands {
 
   /** The latest start where `minutes` end by a minute; -Infinity where none is left. */
   latest(by: number, minutes: number): number {
-    const { windows, booked } = this;
+    const { windows, booked, grid } = this;
+    const onGrid = (end: number) => Math.floor((end - minutes) / grid) * grid + minutes;
     for (let index = windows.length - 1; index >= 0; index--) {
       const window = windows[index];
-      let end = Math.min(by, window.until);
+      let end = onGrid(Math.min(by, window.until));
       if (end - minutes < window.from) continue;
-      for (let at = booked.after(end) - 1; at >= 0 && booked.until[at] > end - minutes; at--) if (booked.from[at] < end) end = booked.from[at];
+      for (let at = booked.after(end) - 1; at >= 0 && booked.until[at] > end - minutes; at--) if (booked.from[at] < end) end = onGrid(booked.from[at]);
       if (end - minutes >= window.from) return end - minutes;
     }
     return -Infinity;

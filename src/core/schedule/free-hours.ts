@@ -3,9 +3,8 @@
  * clock is that of a named time zone, so that days on which the clock is changed have the hours they really have.
  */
 import { TZDate } from '@date-fns/tz';
+import type { DaySpan } from '@/core/measure';
 
-/** Minutes of the local day; `until` up to 1440. */
-export interface DaySpan { fromMinute: number; untilMinute: number }
 export interface TimeSpan { fromAt: number; untilAt: number }
 
 export interface FreeHours {

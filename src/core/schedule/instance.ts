@@ -40,6 +40,8 @@ export interface Instance {
   tasks: readonly Task[];
   pieces: readonly PieceDue[];
   windows: readonly FreeWindow[];
+  /** Steps begin on multiples of it. */
+  gridMinutes: number;
   places: Places;
   room: RoomCourse | null;
 }

@@ -33,7 +33,7 @@ export class Placing {
   constructor(private readonly bench: Bench) {
     const { instance } = bench;
     this.starts = new Float64Array(instance.tasks.length).fill(NaN);
-    this.hands = new Hands(instance.windows);
+    this.hands = new Hands(instance.windows, instance.gridMinutes);
     this.use = { bench: new PlaceUse(instance.places.bench), rack: new PlaceUse(instance.places.rack), oven: new PlaceUse(instance.places.oven) };
   }
 

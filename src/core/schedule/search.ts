@@ -16,9 +16,11 @@ export interface SearchLimits {
 
 export interface Found { starts: Starts; cost: number; tries: number }
 
-const FIRST_HEAT = 0.02;
+const FIRST_HEAT = 0.06;
 const LAST_HEAT = 0.0004;
 const ASK_EVERY = 8;
+const SHORTEST_ROUND = 120;
+const ROUND_PER_STEP = 10;
 
 export function searchSchedule(instance: Instance, limits: SearchLimits): Found {
   const bench = benchOf(instance);
@@ -29,28 +31,28 @@ export function searchOn(bench: Bench, { tries, seed, enough = () => false }: Se
   const chance = seededChance(seed);
   const { tasks, pieces } = bench.instance;
   let best: Found = { starts: new Float64Array(0), cost: Infinity, tries: 0 };
-  let keys = new Float64Array(tasks.length);
-  for (const rule of RULES) {
-    const tried = rule(bench);
+  for (const tried of [...RULES.map((rule) => rule(bench)), ...pieceOrders(bench)]) {
     const starts = placeByKeys(bench, tried);
     const { cost } = outcomeOf(bench, starts);
-    if (cost < best.cost) { best = { starts, cost, tries: 0 }; keys = Float64Array.from(tried); }
+    if (cost < best.cost) best = { starts, cost, tries: 0 };
   }
   if (tasks.filter((task) => task.pinnedAt === null).length < 2) return best;
-  // Keys as ranks of the best schedule's starts: a small change of a key is a small change of the order.
-  let current = ranksOf(best.starts);
-  let cost = outcomeOf(bench, placeByKeys(bench, current)).cost;
-  if (cost > best.cost) { current = ranksOf(keys); cost = outcomeOf(bench, placeByKeys(bench, current)).cost; }
+  // In rounds: from the best so far, and in between from an order drawn by chance, for what no small change reaches.
+  const round = Math.max(SHORTEST_ROUND, tasks.length * ROUND_PER_STEP);
+  const tails = tailsOf(bench);
   let tried = 0;
-  while (tried < tries) {
-    if (tried % ASK_EVERY === 0 && enough()) break;
-    const heat = FIRST_HEAT * (LAST_HEAT / FIRST_HEAT) ** (tried / tries);
-    const next = changed(current, bench, chance, pieces.length);
-    const starts = placeByKeys(bench, next);
-    const outcome = outcomeOf(bench, starts);
-    tried++;
-    if (outcome.cost < best.cost - 1e-9) best = { starts, cost: outcome.cost, tries: tried };
-    if (outcome.cost <= cost || chance() < Math.exp((cost - outcome.cost) / (heat * (best.cost / pieces.length)))) { current = next; cost = outcome.cost; }
+  for (let rounds = 0; tried < tries; rounds++) {
+    let current = rounds % 2 === 0 ? ranksOf(best.starts) : drawn(bench, tails, chance);
+    let cost = outcomeOf(bench, placeByKeys(bench, current)).cost;
+    for (let step = 0; step < round && tried < tries; step++) {
+      if (tried % ASK_EVERY === 0 && enough()) return { ...best, tries: tried };
+      const heat = FIRST_HEAT * (LAST_HEAT / FIRST_HEAT) ** (step / round);
+      const starts = placeByKeys(bench, changed(current, bench, chance, pieces.length));
+      const outcome = outcomeOf(bench, starts);
+      tried++;
+      if (outcome.cost < best.cost - 1e-9) best = { starts, cost: outcome.cost, tries: tried };
+      if (outcome.cost <= cost || chance() < Math.exp((cost - outcome.cost) / (heat * (best.cost / pieces.length)))) { current = ranksOf(starts); cost = outcome.cost; }
+    }
   }
   return { ...best, tries: tried };
 }
@@ -79,6 +81,25 @@ const RULES: readonly Rule[] = [
   (bench) => { const { tasks } = bench.instance; const work = new Float64Array(bench.instance.pieces.length); tasks.forEach((task) => { work[task.piece] += task.minutes; }); return Float64Array.from(tasks, (task, index) => work[task.piece] * 1e4 + index); },
 ];
 
+/** An order by chance: pieces dealt into a few groups, one group before the next, in each the longest way to go first, more or less. */
+function drawn({ instance: { tasks, pieces } }: Bench, tails: Float64Array, chance: () => number): Float64Array {
+  const groups = 1 + Math.floor(chance() * Math.min(4, pieces.length));
+  const group = pieces.map(() => Math.floor(chance() * groups));
+  const loose = chance() * 0.5;
+  return Float64Array.from(tasks, (task, index) => group[task.piece] * FAR - tails[index] * (1 + loose * (chance() - 0.5)));
+}
+
+const FAR = 1e7;
+
+/** Few pieces: every order of them, each piece whole before the next. */
+function pieceOrders({ instance: { tasks, pieces } }: Bench): Float64Array[] {
+  if (pieces.length > MOST_ORDERED) return [];
+  const orders = (left: number[]): number[][] => (left.length < 2 ? [left] : left.flatMap((first) => orders(left.filter((one) => one !== first)).map((rest) => [first, ...rest])));
+  return orders(pieces.map((_, piece) => piece)).map((order) => Float64Array.from(tasks, (task, index) => order.indexOf(task.piece) * tasks.length + index));
+}
+
+const MOST_ORDERED = 4;
+
 function wholeOf({ instance: { tasks, pieces } }: Bench, tails: Float64Array): Float64Array {
   const whole = new Float64Array(pieces.length);
   tasks.forEach((task, index) => { whole[task.piece] = Math.max(whole[task.piece], tails[index]); });
@@ -96,15 +117,26 @@ function ranksOf(values: ArrayLike<number>): Float64Array {
 function changed(keys: Float64Array, { instance: { tasks } }: Bench, chance: () => number, pieces: number): Float64Array {
   const next = Float64Array.from(keys);
   const kind = chance();
-  const pick = Math.floor(chance() * keys.length);
-  if (kind < 0.4) next[pick] += (chance() - 0.5) * keys.length * (chance() < 0.5 ? 0.2 : 1);
-  else if (kind < 0.65) {
-    const other = Math.floor(chance() * keys.length);
+  const count = keys.length;
+  const pick = Math.floor(chance() * count);
+  const { piece } = tasks[pick];
+  if (kind < 0.3) next[pick] += (chance() - 0.5) * count * (chance() < 0.5 ? 0.2 : 1);
+  else if (kind < 0.45) {
+    const other = Math.floor(chance() * count);
     [next[pick], next[other]] = [next[other], next[pick]];
+  } else if (kind < 0.7) {
+    const shift = (chance() - 0.5) * count * (chance() < 0.5 ? 0.3 : 1.5);
+    tasks.forEach((task, index) => { if (task.piece === piece && (kind < 0.6 || index >= pick)) next[index] += shift; });
+  } else if (kind < 0.85) {
+    // A piece, or the rest of one, before everything else, or after it.
+    const shift = (chance() < 0.7 ? -1 : 1) * count * 2;
+    tasks.forEach((task, index) => { if (task.piece === piece && (kind < 0.78 || index >= pick)) next[index] += shift; });
   } else {
-    const piece = Math.floor(chance() * pieces);
-    const shift = (chance() - 0.5) * keys.length * (chance() < 0.5 ? 0.3 : 1.5);
-    tasks.forEach((task, index) => { if (task.piece === piece && (kind < 0.85 || index >= pick)) next[index] += shift; });
+    const other = Math.floor(chance() * pieces);
+    // Two pieces change their places in the order.
+    const of = (which: number) => { let least = Infinity; tasks.forEach((task, index) => { if (task.piece === which) least = Math.min(least, keys[index]); }); return least; };
+    const apart = of(piece) - of(other);
+    tasks.forEach((task, index) => { if (task.piece === piece) next[index] -= apart; else if (task.piece === other) next[index] += apart; });
   }
   return next;
 }

@@ -1,8 +1,8 @@
 'use client';
 import { createContext, useCallback, useContext, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
-import { DEMO_PICTURES, DEMO_ROOM, demoPieces, type DemoPicture } from '@/demo/scenario';
+import { DEMO_AGENDA, DEMO_PICTURES, DEMO_ROOM, demoPieces, demoStash, type DemoPicture } from '@/demo/scenario';
 import type { StoredPicture } from '@/records';
-import { addPieces, database } from '@/storage';
+import { addPieces, changeAgenda, changeStash, database } from '@/storage';
 import { useClock } from '@/ui';
 import { inspectPicture } from '@/workers/picture/client';
 import { useNotice } from './notices';
@@ -35,7 +35,12 @@ export function DemoProvider({ demo, children }: { demo: boolean; children: Reac
     try {
       const pictures = await Promise.all(DEMO_PICTURES.map(readDemoPicture));
       const added = await addPieces(database(), demoPieces(clock()), pictures);
-      if (added.ok) change({ room: DEMO_ROOM });
+      if (added.ok) {
+        change({ room: DEMO_ROOM, sensor: true });
+        // The example's shelf and hours, only where the person has none of their own.
+        await changeStash(database(), (stash) => (stash.items.length === 0 ? demoStash(clock()) : {}));
+        if ((await database().agenda.count()) === 0) await changeAgenda(database(), () => DEMO_AGENDA);
+      }
       if (!added.ok && added.error.code !== 'piece-exists') throw new Error(added.error.message);
     } catch {
       notice({ text: 'The example could not be loaded. Your own pieces are untouched.', tone: 'error' });

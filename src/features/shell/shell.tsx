@@ -7,7 +7,10 @@ import { DemoProvider } from './demo';
 import { CureWatch } from './cure-watch';
 import { NoticeProvider } from './notices';
 import { SettingsProvider, useSettings } from './settings';
+import { RoomProvider } from './room';
+import { TimerProvider } from './timers';
 import { TopBar } from './top-bar';
+import { StashProvider } from './use-stash';
 
 /** What stands round every place: settings, clock, notices, the top bar. */
 export function Shell({ demo, children }: { demo: boolean; children: ReactNode }) {
@@ -27,11 +30,17 @@ function Environment({ demo, children }: { demo: boolean; children: ReactNode })
     <ClockProvider aheadMs={settings.clockAheadMs}>
       <UnitsProvider value={settings.unitSystem}>
         <NoticeProvider>
-          <DemoProvider demo={demo}>
-            <TopBar />
-            <CureWatch />
-            {children}
-          </DemoProvider>
+          <StashProvider>
+            <DemoProvider demo={demo}>
+              <RoomProvider>
+                <TimerProvider>
+                  <TopBar />
+                  <CureWatch />
+                  {children}
+                </TimerProvider>
+              </RoomProvider>
+            </DemoProvider>
+          </StashProvider>
         </NoticeProvider>
       </UnitsProvider>
     </ClockProvider>

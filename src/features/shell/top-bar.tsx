@@ -2,21 +2,22 @@
 import { Dialog, DialogContent, DialogTitle, IconButton, Tooltip } from '@mui/material';
 import { Keyboard, Moon, Sun, SunMoon } from 'lucide-react';
 import Link from 'next/link';
-import { usePathname } from 'next/navigation';
+import { usePathname, useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { format } from 'date-fns';
 import { useNow } from '@/ui';
+import { RoomReading } from './room-reading';
 import { useDemo } from './demo';
 import { useSettings } from './settings';
 import { useNewPiece } from './use-new-piece';
 import css from './top-bar.module.css';
 
-const PLACES = [{ href: '/', name: 'Today' }, { href: '/pieces', name: 'Pieces' }];
+const PLACES = [{ href: '/', name: 'Today' }, { href: '/pieces', name: 'Pieces' }, { href: '/ahead', name: 'Ahead' }, { href: '/bench', name: 'Bench' }, { href: '/stash', name: 'Stash' }];
 const THEMES = { auto: { next: 'light', icon: SunMoon, words: 'as the system' }, light: { next: 'dark', icon: Sun, words: 'light' }, dark: { next: 'auto', icon: Moon, words: 'dark' } } as const;
 const KEYS: readonly [string, string][] = [
   ['1 … 9, 0', 'the ten stations of a piece'], ['M', 'turn over: as printed, as it lands'], ['U', 'inches or centimetres'], ['N', 'new piece'],
-  ['/', 'find a piece'], ['Ctrl Z', 'undo'], ['Ctrl Shift Z', 'redo'], ['?', 'these keys'],
+  ['B', 'bench'], ['/', 'find a piece'], ['← →', 'at the bench: step before, step after'], ['Space', 'at the bench: start, stop'], ['Ctrl Z', 'undo'], ['Ctrl Shift Z', 'redo'], ['?', 'these keys'],
 ];
 
 export function TopBar() {
@@ -26,6 +27,8 @@ export function TopBar() {
   const newPiece = useNewPiece();
   const flipUnits = () => change({ unitSystem: settings.unitSystem === 'inch' ? 'metric' : 'inch' });
   useHotkeys('u', flipUnits, [settings]);
+  const router = useRouter();
+  useHotkeys('b', () => router.push('/bench'), [router]);
   useHotkeys('n', () => void newPiece(), { preventDefault: true }, [newPiece]);
   useHotkeys('shift+/, ?', () => setKeysOpen(true), { useKey: true });
   const theme = THEMES[settings.theme];
@@ -37,6 +40,7 @@ export function TopBar() {
         {PLACES.map(({ href, name }) => <Link key={href} href={href} aria-current={path === href ? 'page' : undefined}>{name}</Link>)}
       </nav>
       <div className={css.tools}>
+        <RoomReading />
         <ClockReading />
         <Tooltip title="Units (U)"><button className={css.units} onClick={flipUnits} aria-label={`Units: ${settings.unitSystem === 'inch' ? 'inches' : 'centimetres'}. Change`}>
           <span data-on={settings.unitSystem === 'metric'}>cm</span><span data-on={settings.unitSystem === 'inch'}>in</span>

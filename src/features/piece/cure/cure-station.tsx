@@ -21,6 +21,7 @@ const RULES: Readonly<Record<WaitRule, string>> = {
   clock: 'By the clock: the full time, always.',
   'clock-floor': 'By the clock: this binder allows no shortcut, however warm and dry the room.',
   label: 'By your own figure.',
+  oven: 'By the oven: when its time is over and the piece has cooled.',
 };
 
 export function CureStation() {

@@ -11,7 +11,7 @@ import { MissingList } from '../missing-list';
 import { NextLink } from '../next-link';
 import { useOpenPiece } from '../piece-context';
 import { StationLayout } from '../station-layout';
-import { layingWords } from './laying-words';
+import { layingWords } from '@/features/bench/laying-words';
 
 type FaceChoice = 'paper' | 'surface' | 'both';
 const FACES: { id: FaceChoice; name: string }[] = [{ id: 'paper', name: 'Paper' }, { id: 'surface', name: 'Surface' }, { id: 'both', name: 'Both' }];

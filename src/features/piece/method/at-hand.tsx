@@ -1,9 +1,9 @@
 'use client';
-import { PRINTS, type BinderId } from '@/core/craft';
+import { PRINTS, binderById, type BinderId } from '@/core/craft';
 import type { PrinterAtHand } from '@/core/method';
-import { EMPTY_NOTE } from '@/records';
+import { itemsOf, newItem, type StashItem } from '@/records';
 import { useStash } from '@/features/shell';
-import { ChoiceField, Fields, FigureField, Note, TickRow, VolumeField, Wide } from '@/ui';
+import { useClock, ChoiceField, Fields, FigureField, Note, TickRow, VolumeField, Wide } from '@/ui';
 
 const PRINTERS: { id: PrinterAtHand; name: string }[] = [{ id: 'copy-shop', name: 'Copy shop' }, { id: 'laser', name: 'Own laser' }, { id: 'inkjet', name: 'Own inkjet' }];
 const SKILLS: { id: '1' | '2' | '3'; name: string }[] = [{ id: '1', name: 'First pieces' }, { id: '2', name: 'Some' }, { id: '3', name: 'Much' }];
@@ -29,8 +29,12 @@ export function AtHandFields() {
 /** What the label of a bottle says: overrules the record for all pieces. */
 export function LabelFields({ binder, usual }: { binder: BinderId; usual: { filmUm: string; waitHours: string; openMinutes: string } }) {
   const { stash, change } = useStash();
-  const note = stash.binders[binder] ?? EMPTY_NOTE;
-  const set = (patch: Partial<typeof note>) => change({ binders: { ...stash.binders, [binder]: { ...note, ...patch } } });
+  const clock = useClock();
+  const note = itemsOf(stash, 'binder', binder)[0] ?? newItem(`binder-${binder}`, 'binder', binderById(binder).name, clock(), { material: binder });
+  const set = (patch: Partial<StashItem>) => change(({ items }) => {
+    const changed = { ...note, ...patch };
+    return { items: items.some(({ id }) => id === note.id) ? items.map((item) => (item.id === note.id ? changed : item)) : [...items, changed] };
+  });
   const label = (patch: Partial<typeof note.label>) => set({ label: { ...note.label, ...patch } });
   return (
     <Fields>
@@ -38,7 +42,7 @@ export function LabelFields({ binder, usual }: { binder: BinderId; usual: { film
       <FigureField label="Wait" value={note.label.waitHours} unit="h" min={0.02} max={2000} computed={usual.waitHours} onCommit={(waitHours) => label({ waitHours })} testId="label-wait" />
       <FigureField label="Open for" value={note.label.openMinutes} unit="min" min={0.5} max={240} computed={usual.openMinutes} onCommit={(openMinutes) => label({ openMinutes })} />
       <FigureField label="Price of the bottle" value={note.price} min={0} max={1e6} clearable onCommit={(price) => set({ price })} testId="label-price" />
-      <VolumeField label="It holds" value={note.ml} min={1} clearable onCommit={(ml) => set({ ml })} testId="label-size" />
+      <VolumeField label="It holds" value={note.size} min={1} clearable onCommit={(size) => set({ size })} testId="label-size" />
       <Wide><Note>From your bottle, at 21 °C and 50 %. It overrules Fobbet’s figures in all your pieces; empty it to go back.</Note></Wide>
     </Fields>
   );

@@ -1,0 +1,5 @@
+import { AheadPage } from '@/features/ahead';
+
+export default function Page() {
+  return <AheadPage />;
+}

@@ -1,0 +1,5 @@
+import { BenchPage } from '@/features/bench';
+
+export default function Page() {
+  return <BenchPage />;
+}

@@ -1,0 +1,5 @@
+import { StashPage } from '@/features/stash';
+
+export default function Page() {
+  return <StashPage />;
+}

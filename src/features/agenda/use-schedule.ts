@@ -1,0 +1,124 @@
+'use client';
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import { dueAt, foresee, runSteps, type Foreseen, type RunStep } from '@/core/plan';
+import { buildInstance, stepKey, type Built, type JobInPlan } from '@/core/schedule';
+import { usePlannedPieces, useShelf, useStash, type PlannedPiece } from '@/features/shell';
+import { freeHoursOf, type Agenda, type Piece } from '@/records';
+import { useNow } from '@/ui';
+import { openScheduler, type Scheduler } from '@/workers/schedule/client';
+import type { PlanAnswer } from '@/workers/schedule/protocol';
+import { useAgenda, type AgendaAccess } from './use-agenda';
+
+/** A step in the plan of all pieces. Instants epoch ms; null where it finds no place. */
+export interface PlanEntry { key: string; piece: Piece; step: RunStep; startAt: number | null; endAt: number | null; ripeAt: number | null; pinned: boolean }
+
+export interface PieceInPlan { planned: PlannedPiece; foreseen: Foreseen<Piece>; steps: RunStep[]; finishAt: number | null; lateMs: number; dueAt: number | null }
+
+export interface Schedule {
+  agenda: Agenda;
+  change: AgendaAccess['change'];
+  pieces: PieceInPlan[];
+  entries: PlanEntry[];
+  built: Built;
+  answer: PlanAnswer | null;
+  /** The worker is at it. */
+  busy: boolean;
+  planAfresh: () => void;
+  scheduler: () => Scheduler;
+  jobs: JobInPlan[];
+  timeZone: string;
+}
+
+const MINUTE_MS = 60_000;
+const LOOK_EVERY_MS = 5 * MINUTE_MS;
+const PLAN_MS = 900;
+export const timeZoneHere = (): string => Intl.DateTimeFormat().resolvedOptions().timeZone;
+
+/** The plan of all pieces: built from their steps, kept by the agenda, brought up to date in a worker after every change and every five minutes. */
+export function useSchedule(): Schedule | undefined {
+  const now = useNow(LOOK_EVERY_MS);
+  const shelf = useShelf();
+  const planned = usePlannedPieces(shelf, now);
+  const { atHand } = useStash();
+  const access = useAgenda();
+  const agenda = access?.agenda;
+  const timeZone = timeZoneHere();
+
+  const inPlan = useMemo(() => planned.filter(({ next }) => next.code !== 'finished').map((one) => {
+    const foreseen = foresee(one.piece, one.picture, now, atHand, one.plan);
+    return { planned: one, foreseen, steps: runSteps(foreseen.job, foreseen.plan, atHand.pace) };
+  }), [planned, now, atHand]);
+
+  const shown = useMemo(() => inPlan.filter(({ planned: { piece } }) => !agenda?.aside.includes(piece.id)), [inPlan, agenda?.aside]);
+  const built = useMemo(() => (agenda && now > 0 ? buildInstance({
+    pieces: shown.map(({ planned: { piece }, steps }) => ({ id: piece.id, name: piece.name, dueAt: dueAt(piece.dueOn), steps })),
+    now, hours: freeHoursOf(agenda), places: agenda.places, timeZone, air: atHand.air, notBefore: agenda.notBefore, safest: agenda.mode === 'latest',
+    pins: agenda.running ? { ...agenda.pins, [agenda.running.step]: now } : agenda.pins,
+  }) : null), [agenda, now, shown, timeZone, atHand.air]);
+
+  const { answer, busy, planAfresh, scheduler } = usePlanner(built, access);
+
+  return useMemo(() => {
+    if (!agenda || !access || !built || !shelf) return undefined;
+    const at = (minute: number | null | undefined) => (minute == null ? null : built.originAt + minute * MINUTE_MS);
+    const pieceOf = new Map(shown.map((one) => [one.planned.piece.id, one.planned.piece]));
+    const entries = built.steps.flatMap(({ id, pieceId, step }): PlanEntry[] => {
+      const piece = pieceOf.get(pieceId);
+      if (!piece) return [];
+      const startAt = agenda.starts[id] ?? null;
+      const endAt = startAt === null ? null : startAt + step.handsMinutes * MINUTE_MS;
+      return [{ key: id, piece, step, startAt, endAt, ripeAt: endAt === null ? null : endAt + step.waitHours * 60 * MINUTE_MS, pinned: agenda.pins[id] !== undefined }];
+    });
+    const pieces = shown.map((one, index): PieceInPlan => {
+      const due = dueAt(one.planned.piece.dueOn);
+      const finishAt = answer && answer.finishes.length === shown.length ? at(answer.finishes[index]) : null;
+      return { ...one, finishAt, dueAt: due, lateMs: finishAt !== null && due !== null && finishAt > due ? finishAt - due : 0 };
+    });
+    const jobs = shown.map(({ planned: { piece, picture } }) => ({ id: piece.id, name: piece.name, dueAt: dueAt(piece.dueOn), job: piece, picture }));
+    return { agenda, change: access.change, pieces, entries, built, answer, busy, planAfresh, scheduler, jobs, timeZone };
+  }, [agenda, access, built, shelf, shown, answer, busy, planAfresh, scheduler, timeZone]);
+}
+
+/** Keeps the stored starts in step with the problem: what still holds stays, the rest is placed round it. */
+function usePlanner(built: Built | null, access: AgendaAccess | undefined) {
+  const worker = useRef<Scheduler | null>(null);
+  const [answer, setAnswer] = useState<PlanAnswer | null>(null);
+  const [busy, setBusy] = useState(false);
+  const turn = useRef(0);
+  const [afresh, setAfresh] = useState(0);
+  const planned = useRef(0);
+  const scheduler = useCallback(() => (worker.current ??= openScheduler()), []);
+  useEffect(() => () => { worker.current?.close(); worker.current = null; }, []);
+
+  const latest = useRef(access);
+  useEffect(() => { latest.current = access; }, [access]);
+  const { mode = 'earliest', reserveHours = 0 } = access?.agenda ?? {};
+  // Everything that bears on the plan, the stored starts apart: those are its result.
+  const problem = useMemo(() => built && JSON.stringify([built.originAt, built.instance, mode, reserveHours, afresh]), [built, mode, reserveHours, afresh]);
+
+  useEffect(() => {
+    const now = latest.current;
+    if (!problem || !built || !now) return;
+    const mine = ++turn.current;
+    const { starts } = now.agenda;
+    const before = built.steps.map(({ id }) => (starts[id] === undefined ? null : Math.round((starts[id] - built.originAt) / MINUTE_MS)));
+    const known = before.filter((start) => start !== null).length;
+    const anew = planned.current !== afresh || known < before.length / 2;
+    setBusy(true);
+    void scheduler().plan({ instance: built.instance, before: anew ? null : before, mode, reserveMinutes: reserveHours * 60, budgetMs: PLAN_MS }).then(async (found) => {
+      if (mine !== turn.current) return;
+      setBusy(false);
+      if (!found) return;
+      planned.current = afresh;
+      setAnswer(found);
+      const placed = Object.fromEntries(built.steps.flatMap(({ id }, index) => { const start = found.starts[index]; return start === null ? [] : [[id, built.originAt + start * MINUTE_MS] as const]; }));
+      const same = Object.keys(placed).length === Object.keys(starts).length && Object.entries(placed).every(([key, at]) => starts[key] === at);
+      if (!same) await now.change((agenda) => ({ starts: placed, revision: agenda.revision + 1 }));
+    });
+  }, [problem, built, mode, reserveHours, afresh, scheduler]);
+
+  const planAfresh = useCallback(() => setAfresh((count) => count + 1), []);
+  return { answer, busy, planAfresh, scheduler };
+}
+
+export const keyOf = (pieceId: string, stepId: string): string => stepKey(pieceId, stepId);

@@ -1,0 +1,1 @@
+export { AheadPage } from './ahead-page';

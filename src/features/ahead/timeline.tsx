@@ -1,0 +1,152 @@
+'use client';
+import { useDrag } from '@use-gesture/react';
+import { scaleTime, type ScaleTime } from 'd3-scale';
+import { format } from 'date-fns';
+import { useLayoutEffect, useMemo, useRef, useState } from 'react';
+import type { PlanEntry, Schedule } from '@/features/agenda';
+import { useNow } from '@/ui';
+import css from './timeline.module.css';
+
+export const ZOOMS = [{ id: 'hours', name: '12 h', hours: 12 }, { id: 'days', name: '2 days', hours: 48 }, { id: 'week', name: 'Week', hours: 168 }, { id: 'weeks', name: '4 weeks', hours: 672 }] as const;
+export type ZoomId = (typeof ZOOMS)[number]['id'];
+export type RowsBy = 'piece' | 'hands';
+
+const MINUTE_MS = 60_000;
+const HOUR_MS = 3_600_000;
+const ROW = 46;
+const HEAD = 44;
+const NAME = 168;
+const SNAP_MS = 5 * MINUTE_MS;
+/** Under this a day's name gets in the way of the next. */
+const DAY_NAME_PX = 44;
+
+interface Row { id: string; name: string; entries: PlanEntry[]; dueAt: number | null; lateMs: number; waits: 'rack' | 'bench' | 'oven' | 'all' | 'none' }
+
+/** Hands-on blocks and waits of all pieces against the clock. A block is dragged to another time and stays pinned there. */
+export function Timeline({ schedule, zoom, by, fromAt, onPan, chosen, onChoose, onDrop }: {
+  schedule: Schedule; zoom: ZoomId; by: RowsBy; fromAt: number; onPan: (ms: number) => void; chosen: string | null; onChoose: (key: string) => void; onDrop: (key: string, at: number) => void;
+}) {
+  const now = useNow(60_000);
+  const holder = useRef<HTMLDivElement>(null);
+  const [width, setWidth] = useState(900);
+  useLayoutEffect(() => {
+    const element = holder.current;
+    if (!element) return;
+    const watch = new ResizeObserver(([entry]) => setWidth(Math.max(280, entry.contentRect.width)));
+    watch.observe(element);
+    return () => watch.disconnect();
+  }, []);
+  const hours = ZOOMS.find(({ id }) => id === zoom)?.hours ?? 48;
+  const name = width < 600 ? 92 : NAME;
+  const untilAt = fromAt + hours * HOUR_MS;
+  const x = useMemo(() => scaleTime<number, number>().domain([fromAt, untilAt]).range([name, width - 8]), [fromAt, untilAt, width, name]);
+  const rows = useMemo(() => rowsOf(schedule, by), [schedule, by]);
+  const height = HEAD + rows.length * ROW + 6;
+  const msPerPx = (hours * HOUR_MS) / Math.max(1, width - name - 8);
+  const pan = useDrag(({ delta: [dx] }) => onPan(-dx * msPerPx), { filterTaps: true });
+  const free = schedule.built.instance.windows.map((window) => ({ from: schedule.built.originAt + window.from * MINUTE_MS, until: schedule.built.originAt + window.until * MINUTE_MS })).filter((window) => window.until > fromAt && window.from < untilAt);
+  return (
+    <div ref={holder} className={css.holder}>
+      <svg width={width} height={height} className={css.timeline} role="group" aria-label="Timeline of all pieces" data-testid="timeline">
+        <defs>
+          <pattern id="wait" width="5" height="5" patternUnits="userSpaceOnUse" patternTransform="rotate(45)"><line x1="0" y1="0" x2="0" y2="5" stroke="var(--marigold)" strokeWidth="1.6" /></pattern>
+          <clipPath id="plot"><rect x={name} y={0} width={Math.max(0, width - name - 8)} height={height} /></clipPath>
+        </defs>
+        <g clipPath="url(#plot)">
+          <rect {...pan()} x={name} y={0} width={Math.max(0, width - name - 8)} height={height} fill="transparent" className={css.pan} />
+          {free.map((window) => <rect key={window.from} x={x(window.from)} y={HEAD} width={Math.max(1, x(window.until) - x(window.from))} height={rows.length * ROW} className={css.free} pointerEvents="none" />)}
+          <Axis x={x} fromAt={fromAt} untilAt={untilAt} height={HEAD + rows.length * ROW} zoom={zoom} />
+        </g>
+        {rows.map((row, index) => (
+          <g key={row.id} transform={`translate(0 ${HEAD + index * ROW})`}>
+            <line x1={0} x2={width - 8} y1={ROW} y2={ROW} className={css.rule} />
+            <g clipPath="url(#plot)">
+              {row.entries.map((entry) => <Wait key={entry.key} entry={entry} row={row} x={x} fromAt={fromAt} untilAt={untilAt} />)}
+              {row.entries.map((entry) => row.waits !== 'rack' && row.waits !== 'oven' && <Block key={entry.key} entry={entry} x={x} fromAt={fromAt} untilAt={untilAt} chosen={chosen === entry.key} onChoose={onChoose} onDrop={onDrop} msPerPx={msPerPx} named={by === 'hands'} />)}
+              {row.dueAt !== null && row.dueAt > fromAt && row.dueAt < untilAt && <Due at={x(row.dueAt)} late={row.lateMs > 0} />}
+            </g>
+            <foreignObject x={0} y={0} width={name - 8} height={ROW}><div className={css.name} data-late={row.lateMs > 0}>{row.name}</div></foreignObject>
+          </g>
+        ))}
+        {now > fromAt && now < untilAt && <g pointerEvents="none"><line x1={x(now)} x2={x(now)} y1={HEAD - 12} y2={HEAD + rows.length * ROW} className={css.now} /><text x={x(now) + 4} y={HEAD - 3} className={css.nowText}>now</text></g>}
+      </svg>
+    </div>
+  );
+}
+
+function rowsOf({ pieces, entries }: Schedule, by: RowsBy): Row[] {
+  if (by === 'piece') return pieces.map(({ planned: { piece }, dueAt, lateMs }) => ({ id: piece.id, name: piece.name, entries: entries.filter((entry) => entry.piece.id === piece.id), dueAt, lateMs, waits: 'all' as const }));
+  const lies = (place: 'rack' | 'bench' | 'oven') => entries.filter((entry) => entry.step.wait.place === place);
+  const lane = (id: Row['waits'] & string, name: string, list: PlanEntry[]): Row => ({ id, name, entries: list, dueAt: null, lateMs: 0, waits: id });
+  return [lane('none', 'Hands', entries), lane('rack', 'On the rack', lies('rack')), ...(lies('oven').length ? [lane('oven', 'In the oven', lies('oven'))] : [])];
+}
+
+type Scale = ScaleTime<number, number>;
+
+function Axis({ x, fromAt, untilAt, height, zoom }: { x: Scale; fromAt: number; untilAt: number; height: number; zoom: ZoomId }) {
+  const days: Date[] = [];
+  for (let day = new Date(fromAt); day.getTime() < untilAt; day = new Date(day.getFullYear(), day.getMonth(), day.getDate() + 1)) days.push(day);
+  const dayPx = x(new Date(fromAt + 24 * HOUR_MS)) - x(new Date(fromAt));
+  const every = Math.max(1, Math.ceil(DAY_NAME_PX / dayPx));
+  return (
+    <g pointerEvents="none">
+      {days.map((day, index) => (
+        <g key={day.getTime()}>
+          {index > 0 && <line x1={x(day)} x2={x(day)} y1={4} y2={height} className={css.day} />}
+          {index % every === 0 && <text x={Math.max(x(day), x(new Date(fromAt))) + 5} y={16} className={css.dayName}>{format(day, dayPx > 90 ? 'EEE d MMM' : 'd MMM')}</text>}
+        </g>
+      ))}
+      {zoom !== 'weeks' && x.ticks(zoom === 'week' ? 14 : 12).map((tick) => (
+        <g key={tick.getTime()}>
+          <line x1={x(tick)} x2={x(tick)} y1={HEAD} y2={height} className={css.tick} />
+          {(tick.getHours() !== 0 || zoom === 'hours') && <text x={x(tick)} y={34} textAnchor="middle" className={css.hour}>{format(tick, 'HH:mm')}</text>}
+        </g>
+      ))}
+    </g>
+  );
+}
+
+const shown = (from: number, until: number, fromAt: number, untilAt: number) => until > fromAt && from < untilAt;
+
+function Wait({ entry, row, x, fromAt, untilAt }: { entry: PlanEntry; row: Row; x: Scale; fromAt: number; untilAt: number }) {
+  const { endAt, ripeAt } = entry;
+  if (endAt === null || ripeAt === null || ripeAt <= endAt || row.waits === 'none' || !shown(endAt, ripeAt, fromAt, untilAt)) return null;
+  const lane = row.waits !== 'all';
+  return (
+    <g>
+      <rect x={x(endAt)} y={lane ? 9 : 19} width={Math.max(1, x(ripeAt) - x(endAt))} height={lane ? 26 : 8} fill="url(#wait)" stroke="var(--marigold)" strokeWidth={0.6}><title>{`${entry.piece.name}: waiting after ${entry.step.title.toLowerCase()}, until ${format(ripeAt, 'EEE HH:mm')}`}</title></rect>
+      {lane && x(ripeAt) - x(endAt) > 90 && <text x={Math.max(x(endAt), x(new Date(fromAt))) + 6} y={27} className={css.laneText}>{entry.piece.name}</text>}
+    </g>
+  );
+}
+
+const PX_PER_LETTER = 6.6;
+
+function Block({ entry, x, fromAt, untilAt, chosen, onChoose, onDrop, msPerPx, named }: {
+  entry: PlanEntry; x: Scale; fromAt: number; untilAt: number; chosen: boolean; onChoose: (key: string) => void; onDrop: (key: string, at: number) => void; msPerPx: number; named: boolean;
+}) {
+  const [shift, setShift] = useState(0);
+  const { startAt, endAt } = entry;
+  const drag = useDrag(({ movement: [mx], last, tap }) => {
+    if (tap) { onChoose(entry.key); return; }
+    setShift(last ? 0 : mx);
+    if (last && startAt !== null && Math.abs(mx * msPerPx) >= SNAP_MS) onDrop(entry.key, Math.round((startAt + mx * msPerPx) / SNAP_MS) * SNAP_MS);
+  }, { filterTaps: true });
+  if (startAt === null || endAt === null || !shown(startAt, endAt, fromAt, untilAt)) return null;
+  const left = x(startAt) + shift;
+  const width = Math.max(5, x(endAt) - x(startAt));
+  const words = named ? `${entry.piece.name}: ${entry.step.title.toLowerCase()}` : entry.step.title;
+  return (
+    <g {...drag()} className={css.block} data-chosen={chosen} data-pinned={entry.pinned} role="button" tabIndex={0} aria-label={`${entry.piece.name}: ${entry.step.title}, ${format(startAt, 'EEE d MMM HH:mm')}${entry.pinned ? ', pinned' : ''}`} data-step={entry.key}
+      onKeyDown={(event) => { if (event.key === 'Enter' || event.key === ' ') { event.preventDefault(); onChoose(entry.key); } }}>
+      <rect x={left} y={8} width={width} height={28} rx={1.5} />
+      {entry.pinned && <circle cx={left + 5} cy={8} r={4.5} className={css.pin} />}
+      {width > 40 && <text x={left + 6} y={27} className={css.blockText}>{words.slice(0, Math.floor((width - 10) / PX_PER_LETTER))}</text>}
+      {shift !== 0 && <text x={left} y={5} className={css.dragText}>{format(Math.round((startAt + shift * msPerPx) / SNAP_MS) * SNAP_MS, 'EEE HH:mm')}</text>}
+    </g>
+  );
+}
+
+const Due = ({ at, late }: { at: number; late: boolean }) => (
+  <g className={css.due} data-late={late}><line x1={at} x2={at} y1={2} y2={ROW - 3} /><path d={`M${at} 3 h-11 l3 5 l-3 5 h11 z`} /></g>
+);

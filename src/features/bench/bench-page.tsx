@@ -1,0 +1,149 @@
+'use client';
+import { useDrag } from '@use-gesture/react';
+import { Contrast, Megaphone, MegaphoneOff, Volume2, VolumeX, X } from 'lucide-react';
+import Link from 'next/link';
+import { useRouter, useSearchParams } from 'next/navigation';
+import { useEffect, useState } from 'react';
+import { useHotkeys } from 'react-hotkeys-hook';
+import { useFinishStep, useSchedule, type PieceInPlan, type PlanEntry, type Schedule } from '@/features/agenda';
+import { PieceFigure, figureSize } from '@/features/pieces';
+import { speak, useSettings, useTimers } from '@/features/shell';
+import { Cautions, clockTime, useClock, useNow, useUnits } from '@/ui';
+import { benchRun, type BenchCard } from './cards';
+import { TimerStrip } from './timer-strip';
+import { useWakeLock } from './use-wake-lock';
+import css from './bench.module.css';
+
+const MINUTE_MS = 60_000;
+/** Waits up to this get a timer of their own; longer ones stand on the rack and in the plan. */
+const TIMED_HOURS = 4;
+
+/** One step at a time, full screen: for wet hands and far eyes. */
+export function BenchPage() {
+  const schedule = useSchedule();
+  const wanted = useSearchParams().get('step');
+  const awake = useWakeLock();
+  const { settings: { benchContrast } } = useSettings();
+  return (
+    <main className={css.bench} data-contrast={benchContrast} data-awake={awake}>
+      {schedule && <Bench schedule={schedule} wanted={wanted} />}
+    </main>
+  );
+}
+
+const byClock = (entries: readonly PlanEntry[]) => entries.filter(({ startAt }) => startAt !== null).sort((a, b) => (a.startAt ?? 0) - (b.startAt ?? 0));
+
+function Bench({ schedule, wanted }: { schedule: Schedule; wanted: string | null }) {
+  const { entries, pieces, agenda } = schedule;
+  const sorted = byClock(entries);
+  const entry = entries.find(({ key }) => key === (wanted ?? agenda.running?.step)) ?? sorted[0];
+  const inPlan = entry && pieces.find(({ planned }) => planned.piece.id === entry.piece.id);
+  if (!entry || !inPlan) return <Idle />;
+  return <Step key={entry.key} schedule={schedule} entry={entry} inPlan={inPlan} next={sorted.find(({ key }) => key !== entry.key)} />;
+}
+
+function Idle() {
+  return (
+    <>
+      <Head title="Bench" name="Nothing for the hands right now" />
+      <div className={css.card}><p className={css.text}>No step is planned. Describe a piece, and its steps appear here in clock order.</p></div>
+      <TimerStrip />
+    </>
+  );
+}
+
+function Head({ title, name }: { title: string; name: string }) {
+  const { settings, change } = useSettings();
+  const Sound = settings.sound ? Volume2 : VolumeX;
+  const Speech = settings.speech ? Megaphone : MegaphoneOff;
+  return (
+    <header className={css.head}>
+      <div><h1>{title}</h1><p>{name}</p></div>
+      <nav aria-label="Bench">
+        <button type="button" onClick={() => change({ benchContrast: !settings.benchContrast })} aria-pressed={settings.benchContrast} aria-label="High contrast"><Contrast /></button>
+        <button type="button" onClick={() => change({ sound: !settings.sound })} aria-pressed={settings.sound} aria-label="Tone when time is up"><Sound /></button>
+        <button type="button" onClick={() => change({ speech: !settings.speech })} aria-pressed={settings.speech} aria-label="Read aloud"><Speech /></button>
+        <Link href="/" aria-label="Leave the bench"><X /></Link>
+      </nav>
+    </header>
+  );
+}
+
+function Step({ schedule, entry, inPlan, next }: { schedule: Schedule; entry: PlanEntry; inPlan: PieceInPlan; next: PlanEntry | undefined }) {
+  const units = useUnits();
+  const clock = useClock();
+  const router = useRouter();
+  const { start, timers, toggle } = useTimers();
+  const { settings: { speech } } = useSettings();
+  const finish = useFinishStep();
+  const { agenda, change } = schedule;
+  const { piece, step } = entry;
+  const { job, plan } = inPlan.foreseen;
+  const run = benchRun(step, job, plan, units);
+  const [at, setAt] = useState(0);
+  const card = run.cards[Math.min(at, run.cards.length - 1)];
+  const last = at >= run.cards.length - 1;
+  const running = agenda.running?.step === entry.key ? agenda.running : null;
+
+  const begin = () => { if (!running) void change({ running: { step: entry.key, startedAt: clock() } }); };
+  const move = (direction: number) => { begin(); setAt((index) => Math.min(run.cards.length - 1, Math.max(0, index + direction))); };
+  const done = async () => {
+    const minutes = running ? Math.max(1, Math.round((clock() - running.startedAt) / MINUTE_MS)) : null;
+    if (!(await finish(piece, job, plan, step, minutes))) return;
+    if (step.waitHours > 0 && step.waitHours <= TIMED_HOURS && step.wait.maxHours === null) start({ label: `${piece.name}: ready for the next step`, minutes: step.waitHours * 60, pieceId: piece.id, step: entry.key });
+    router.replace(next ? `/bench?step=${encodeURIComponent(next.key)}` : '/bench');
+  };
+  useHotkeys('right, pagedown', () => move(1), [run.cards.length, running]);
+  useHotkeys('left, pageup', () => move(-1), [run.cards.length, running]);
+  useHotkeys('space', () => { const first = timers.find(({ rangAt }) => rangAt === null); if (first) toggle(first); else if (card.timer) start({ ...card.timer, pieceId: piece.id, step: entry.key }); }, { preventDefault: true }, [timers, card]);
+  useHotkeys('escape', () => router.push('/'), [router]);
+  const swipe = useDrag(({ swipe: [direction] }) => { if (direction !== 0) move(-direction); }, { axis: 'x', filterTaps: true, swipe: { distance: 40 } });
+  useEffect(() => { if (speech) speak(card.text); }, [speech, card.text]);
+
+  return (
+    <>
+      <Head title={step.title} name={piece.name} />
+      <div className={css.body} {...swipe()}>
+        <Figure inPlan={inPlan} />
+        <Card card={card} at={at} count={run.cards.length} onTimer={() => { begin(); if (card.timer) start({ label: `${piece.name}: ${card.timer.label.charAt(0).toLowerCase()}${card.timer.label.slice(1)}`, minutes: card.timer.minutes, pieceId: piece.id, step: entry.key }); }} />
+        <div className={css.aside}>
+          <Cautions ids={run.cautions} />
+          {run.tools.length > 0 && <p className={css.tools}>At hand: {run.tools.join(', ')}.</p>}
+        </div>
+      </div>
+      <TimerStrip />
+      <footer className={css.foot}>
+        <button type="button" className={css.back} disabled={at === 0} onClick={() => move(-1)} data-testid="bench-back">Back</button>
+        <StepClock startedAt={running?.startedAt ?? null} planned={step.handsMinutes} entry={entry} />
+        {last ? <button type="button" className={css.go} onClick={() => void done()} data-testid="bench-done">Done</button> : <button type="button" className={css.go} onClick={() => move(1)} data-testid="bench-next">{running ? 'Next' : 'Begin'}</button>}
+      </footer>
+    </>
+  );
+}
+
+function Card({ card, at, count, onTimer }: { card: BenchCard; at: number; count: number; onTimer: () => void }) {
+  return (
+    <div className={css.card} data-testid="bench-card" data-card={card.id} aria-live="polite">
+      <p className={css.count}>{at + 1} of {count}</p>
+      {card.figure && <p className={css.figure}>{card.figure}</p>}
+      <p className={css.text}>{card.text}</p>
+      {card.timer && <button type="button" className={css.timerStart} onClick={onTimer} data-testid="card-timer">{card.timer.stroke ? `First stroke: ${minutesText(card.timer.minutes)} open` : `Start ${minutesText(card.timer.minutes)}`}</button>}
+    </div>
+  );
+}
+
+const minutesText = (minutes: number): string => `${Number(minutes.toFixed(1))} min`;
+
+const FIGURE_PX = 320;
+
+function Figure({ inPlan }: { inPlan: PieceInPlan }) {
+  const size = figureSize(inPlan.planned);
+  return <div className={css.picture}><PieceFigure planned={inPlan.planned} pxPerMm={Math.min(FIGURE_PX / size.widthMm, FIGURE_PX / size.heightMm)} /></div>;
+}
+
+/** How long hands are at it, against the plan. */
+function StepClock({ startedAt, planned, entry }: { startedAt: number | null; planned: number; entry: PlanEntry }) {
+  const now = useNow(10_000);
+  if (startedAt === null) return <span className={css.clock}>{entry.startAt !== null && entry.startAt > now ? `planned ${clockTime(entry.startAt, now)}` : 'now'}, about {planned} min</span>;
+  return <span className={css.clock} data-testid="step-clock">{Math.max(0, Math.floor((now - startedAt) / MINUTE_MS))} of about {planned} min</span>;
+}

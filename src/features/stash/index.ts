@@ -1,0 +1,1 @@
+export { StashPage } from './stash-page';

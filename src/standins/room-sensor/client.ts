@@ -1,0 +1,40 @@
+import type { AirReading } from '@/core/cure';
+
+/** connecting; live; silent: connected, but nothing was read for a while; lost: the connection is gone and is tried again. */
+export type SensorState = 'connecting' | 'live' | 'silent' | 'lost';
+
+export interface SensorListener { onReadings: (readings: readonly AirReading[]) => void; onState: (state: SensorState) => void }
+
+const SILENT_AFTER_MS = 20_000;
+
+/**
+ * Listens to the room's sensor until closed. The browser joins again by itself after a loss; what was missed meanwhile comes with the next connection.
+ *
+ * @param aheadMs how far the program's clock is ahead; @param sinceAt what is known already
+ */
+export function listenToRoom({ onReadings, onState }: SensorListener, aheadMs: number, sinceAt: number): () => void {
+  const source = new EventSource(`/standins/room-sensor?ahead=${Math.round(aheadMs)}&since=${Math.round(sinceAt)}`);
+  let quiet: ReturnType<typeof setTimeout> | undefined;
+  const heard = () => {
+    onState('live');
+    clearTimeout(quiet);
+    quiet = setTimeout(() => onState('silent'), SILENT_AFTER_MS);
+  };
+  const read = (event: MessageEvent<string>): unknown => { try { return JSON.parse(event.data) as unknown; } catch { return null; } };
+  source.addEventListener('remembered', (event) => onReadings(readingsOf(read(event))));
+  source.addEventListener('reading', (event) => {
+    const readings = readingsOf([read(event)]);
+    if (readings.length === 0) return;
+    heard();
+    onReadings(readings);
+  });
+  source.onerror = () => { clearTimeout(quiet); onState('lost'); };
+  onState('connecting');
+  return () => { clearTimeout(quiet); source.close(); };
+}
+
+/** What a sensor sends is taken only where it can be a room. */
+export const readingsOf = (data: unknown): AirReading[] => (Array.isArray(data) ? data : []).filter((one): one is AirReading => {
+  const { at, temperatureC, humidityPercent } = (one ?? {}) as Partial<AirReading>;
+  return typeof at === 'number' && at > 0 && typeof temperatureC === 'number' && Math.abs(temperatureC) < 70 && typeof humidityPercent === 'number' && humidityPercent >= 0 && humidityPercent <= 100;
+});

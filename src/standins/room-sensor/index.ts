@@ -1,0 +1,1 @@
+export { listenToRoom, readingsOf, type SensorState } from './client';
