@@ -9,8 +9,17 @@ import { ROOT, bin } from './steps.mjs';
 const PORT = 3455;
 const DESK = { width: 1280, height: 800 };
 const HAND = { width: 390, height: 844 };
+const TABLET = { width: 1180, height: 820 };
 const VIEWS = [
-  { name: 'today', path: '/', size: DESK },
+  { name: 'today', path: '/', size: DESK, settle: 4000 },
+  { name: 'today-phone', path: '/', size: HAND, full: true, settle: 4000, extra: true },
+  { name: 'ahead', path: '/ahead', size: DESK, settle: 4000 },
+  { name: 'ahead-full', path: '/ahead', size: { width: 1280, height: 1500 }, full: true, settle: 4000, extra: true },
+  { name: 'ahead-hands', path: '/ahead', size: DESK, press: ['role=button[name="Hands"]', 'role=button[name="2 days"]'], settle: 3000, extra: true },
+  { name: 'ahead-phone', path: '/ahead', size: HAND, full: true, settle: 4000, extra: true },
+  { name: 'bench', path: '/bench?step=demo-viaduct%2Flay', size: TABLET, press: ['[data-testid="bench-next"]', '[data-testid="bench-next"]', '[data-testid="bench-next"]', '[data-testid="bench-next"]', '[data-testid="card-timer"]'], settle: 3000 },
+  { name: 'bench-phone', path: '/bench?step=demo-viaduct%2Flay', size: HAND, press: ['[data-testid="bench-next"]', '[data-testid="bench-next"]', '[data-testid="bench-next"]', '[data-testid="bench-next"]', '[data-testid="card-timer"]'], settle: 3000 },
+  { name: 'stash', path: '/stash', size: DESK, settle: 3000 },
   { name: 'pieces', path: '/pieces', size: DESK },
   { name: 'first-piece', path: '/', size: DESK, empty: true },
   { name: 'picture', path: '/piece/demo-route-map/picture', size: DESK, press: ['[data-finding="show-through"] button'] },

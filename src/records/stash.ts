@@ -90,13 +90,15 @@ export const itemsOf = (stash: Pick<Stash, 'items'>, kind: ItemKind, material: s
 
 /** The stash as the plan of a piece wants it, apart from the room and the person's pace. */
 export function atHandOf({ printer, papers, skill, truth, items }: Stash): Omit<AtHand, 'air' | 'pace'> {
-  const pricesOf = <Id extends string>(kind: ItemKind): Partial<Record<Id, number>> =>
-    Object.fromEntries(items.filter((item) => item.kind === kind && item.material !== null && perUnit(item) !== null).map((item) => [item.material, perUnit(item)]).reverse());
+  const pricesOf = <Id extends string>(kind: ItemKind): Partial<Record<Id, number>> => {
+    const priced = items.flatMap((item): [string, number][] => { const price = perUnit(item); return item.kind === kind && item.material !== null && price !== null ? [[item.material, price]] : []; });
+    return Object.fromEntries(priced.reverse()) as Partial<Record<Id, number>>;
+  };
   const binders = items.filter((item) => item.kind === 'binder' && item.material !== null);
   const ovens = items.filter((item) => item.kind === 'oven' && item.limitC !== null).map((item) => item.limitC ?? 0);
   return {
     printer, papers, skill, truth, pricePerMl: pricesOf<BinderId>('binder'), sealerPricePerMl: pricesOf<SealerId>('sealer'), pricePerSheet: pricesOf<PrintId>('paper'),
-    labels: Object.fromEntries(binders.map(({ material, label }) => [material, label]).reverse()),
+    labels: Object.fromEntries(binders.map(({ material, label }) => [material, label]).reverse()) as AtHand['labels'],
     ovenLimitC: ovens.length ? Math.max(...ovens) : null,
   };
 }

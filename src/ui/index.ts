@@ -7,6 +7,7 @@ export { StateMark, STATE_WORDS } from './state-mark';
 export { Answer, Because, Cautions, Fields, NextRow, Note, Part, Steps, Wide, Worksheet, type ReasonLine } from './worksheet';
 export { ChoiceField, FigureField, LengthField, PercentField, SelectField, TemperatureField, TickRow, VolumeField, type Option } from './fields';
 export { TypedField } from './typed-field';
+export { Plot } from './plot';
 export { FileButton } from './file-button';
 export { sentenceFor } from './sentences';
 export { Specimen, type SpecimenScale } from './specimen';

@@ -1,7 +1,7 @@
 /** Cautions, shown at the step where they apply. Labels, local codes and licensed practice come first. */
 export type CautionId =
   | 'lead' | 'sanding-dust' | 'knife' | 'spray' | 'oily-rags' | 'no-food' | 'no-flame' | 'glass-edges' | 'two-people'
-  | 'fingertips' | 'picture-rights' | 'cold-film' | 'damp-air' | 'brushes' | 'back-of-paper' | 'heat-set' | 'label-first' | 'outdoors' | 'wash';
+  | 'fingertips' | 'picture-rights' | 'cold-film' | 'damp-air' | 'brushes' | 'back-of-paper' | 'heat-set' | 'label-first' | 'outdoors' | 'wash' | 'oven';
 
 export interface CautionRecord {
   id: CautionId;
@@ -27,6 +27,7 @@ export const CAUTIONS: Readonly<Record<CautionId, CautionRecord>> = {
   brushes: { id: 'brushes', level: 'craft', text: 'Wash brushes before the binder dries: afterwards it is waterproof.' },
   'back-of-paper': { id: 'back-of-paper', level: 'craft', text: 'Keep medium off the back of the paper: it seals the paper, and that spot will not rub off.' },
   'heat-set': { id: 'heat-set', level: 'danger', text: 'Heat-setting: stay with it, ventilate, no food in the oven, and stay under the paper’s and the oven’s limits.' },
+  oven: { id: 'oven', level: 'danger', text: 'Oven: stay with it, ventilate, no food at the same time, oven gloves. Heat and cool slowly, never above the label’s limit; nothing plastic, glued or with batteries goes in.' },
   'label-first': { id: 'label-first', level: 'craft', text: 'The label on the bottle overrules these figures. Type its values where it differs.' },
   outdoors: { id: 'outdoors', level: 'craft', text: 'Outdoors is not recommended beyond a sheltered spot.' },
   wash: { id: 'wash', level: 'craft', text: 'Let it dry 3 to 4 days before the first wash: inside out, gentle, no tumble drying.' },

@@ -43,7 +43,7 @@ export function remedyVariants({ jobs, late, atHand, build }: RemedyInput): Reme
   for (const id of late) for (const { name, patch } of quickerBinders(jobs.find((one) => one.id === id), now, atHand)) variants.push(variant({ kind: 'binder', pieceId: id, name, patch }, withJob(new Map([[id, patch]]))));
   const still = jobs.filter(({ job }) => job.cure.air === 'still' && job.rub.done.length === 0 && job.rub.finishedAt === null);
   if (still.length > 0) {
-    const patches = still.map(({ id }) => ({ pieceId: id, patch: { cure: { air: 'fan' } } as JobPatch }));
+    const patches = still.map(({ id }) => ({ pieceId: id, patch: { cure: { air: 'fan' as const } } }));
     variants.push(variant({ kind: 'fan', patches }, withJob(new Map(patches.map(({ pieceId, patch }) => [pieceId, patch])))));
   }
   for (const one of jobs) if (!late.includes(one.id) || late.length > 1) variants.push(variant({ kind: 'fewer', pieceId: one.id, name: one.name }, all.filter(({ id }) => id !== one.id)));

@@ -12,7 +12,7 @@ import { useAgenda, type AgendaAccess } from './use-agenda';
 /** A step in the plan of all pieces. Instants epoch ms; null where it finds no place. */
 export interface PlanEntry { key: string; piece: Piece; step: RunStep; startAt: number | null; endAt: number | null; ripeAt: number | null; pinned: boolean }
 
-export interface PieceInPlan { planned: PlannedPiece; foreseen: Foreseen<Piece>; steps: RunStep[]; finishAt: number | null; lateMs: number; dueAt: number | null }
+export interface PieceInPlan { planned: PlannedPiece; foreseen: Foreseen<Piece>; steps: RunStep[]; finishAt: number | null; lateMs: number; dueAt: number | null; /** What was done and still waits. */ pending: { fromAt: number; untilAt: number } | null }
 
 export interface Schedule {
   agenda: Agenda;
@@ -72,11 +72,18 @@ export function useSchedule(): Schedule | undefined {
     const pieces = shown.map((one, index): PieceInPlan => {
       const due = dueAt(one.planned.piece.dueOn);
       const finishAt = answer && answer.finishes.length === shown.length ? at(answer.finishes[index]) : null;
-      return { ...one, finishAt, dueAt: due, lateMs: finishAt !== null && due !== null && finishAt > due ? finishAt - due : 0 };
+      return { ...one, finishAt, dueAt: due, lateMs: finishAt !== null && due !== null && finishAt > due ? finishAt - due : 0, pending: pendingOf(one.steps, now) };
     });
     const jobs = shown.map(({ planned: { piece, picture } }) => ({ id: piece.id, name: piece.name, dueAt: dueAt(piece.dueOn), job: piece, picture }));
     return { agenda, change: access.change, pieces, entries, built, answer, busy, planAfresh, scheduler, jobs, timeZone };
-  }, [agenda, access, built, shelf, shown, answer, busy, planAfresh, scheduler, timeZone]);
+  }, [agenda, access, built, shelf, shown, now, answer, busy, planAfresh, scheduler, timeZone]);
+}
+
+/** The wait that is on its way: of the last step done that something still waits for. */
+function pendingOf(steps: readonly RunStep[], now: number): PieceInPlan['pending'] {
+  const waiting = steps.filter((step) => step.doneAt !== null && step.doneAt > 0 && (step.ripeAt ?? 0) > now);
+  const last = waiting.at(-1);
+  return last ? { fromAt: last.doneAt ?? now, untilAt: last.ripeAt ?? now } : null;
 }
 
 /** Keeps the stored starts in step with the problem: what still holds stays, the rest is placed round it. */

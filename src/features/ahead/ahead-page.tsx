@@ -61,7 +61,7 @@ function Ahead({ schedule }: { schedule: Schedule }) {
         </div>
       </div>
       <Timeline schedule={schedule} zoom={zoom} by={by} fromAt={fromAt} onPan={(ms) => setOffsetMs((offset) => offset + ms)} chosen={chosen} onChoose={setChosen} onDrop={(key, at) => { setChosen(key); pin(key, at); }} />
-      <p className={css.legend}>Dark: hands at work. Hatched: waiting. Green ground: your free hours. Flag: due. Drag a step to pin it at another time; drag the ground to move along.</p>
+      <p className={css.legend}>Dark: hands at work. Hatched: waiting, with a ring where it is dry. Green ground: your free hours. Flag: due. Drag a step to pin it at another time; drag the ground to move along.</p>
       <div className={css.parts}>
         <StepPart schedule={schedule} entry={entry} onPin={pin} onClose={() => setChosen(null)} />
         <LatePart schedule={schedule} />

@@ -20,7 +20,7 @@ const SNAP_MS = 5 * MINUTE_MS;
 /** Under this a day's name gets in the way of the next. */
 const DAY_NAME_PX = 44;
 
-interface Row { id: string; name: string; entries: PlanEntry[]; dueAt: number | null; lateMs: number; waits: 'rack' | 'bench' | 'oven' | 'all' | 'none' }
+interface Row { id: string; name: string; entries: PlanEntry[]; /** What was done and is still drying. */ pending: { fromAt: number; untilAt: number } | null; dueAt: number | null; lateMs: number; waits: 'rack' | 'bench' | 'oven' | 'all' | 'none' }
 
 /** Hands-on blocks and waits of all pieces against the clock. A block is dragged to another time and stays pinned there. */
 export function Timeline({ schedule, zoom, by, fromAt, onPan, chosen, onChoose, onDrop }: {
@@ -61,6 +61,7 @@ export function Timeline({ schedule, zoom, by, fromAt, onPan, chosen, onChoose, 
           <g key={row.id} transform={`translate(0 ${HEAD + index * ROW})`}>
             <line x1={0} x2={width - 8} y1={ROW} y2={ROW} className={css.rule} />
             <g clipPath="url(#plot)">
+              {row.pending && <Drying fromAt={x(Math.max(fromAt, row.pending.fromAt))} untilAt={x(row.pending.untilAt)} />}
               {row.entries.map((entry) => <Wait key={entry.key} entry={entry} row={row} x={x} fromAt={fromAt} untilAt={untilAt} />)}
               {row.entries.map((entry) => row.waits !== 'rack' && row.waits !== 'oven' && <Block key={entry.key} entry={entry} x={x} fromAt={fromAt} untilAt={untilAt} chosen={chosen === entry.key} onChoose={onChoose} onDrop={onDrop} msPerPx={msPerPx} named={by === 'hands'} />)}
               {row.dueAt !== null && row.dueAt > fromAt && row.dueAt < untilAt && <Due at={x(row.dueAt)} late={row.lateMs > 0} />}
@@ -68,16 +69,20 @@ export function Timeline({ schedule, zoom, by, fromAt, onPan, chosen, onChoose, 
             <foreignObject x={0} y={0} width={name - 8} height={ROW}><div className={css.name} data-late={row.lateMs > 0}>{row.name}</div></foreignObject>
           </g>
         ))}
-        {now > fromAt && now < untilAt && <g pointerEvents="none"><line x1={x(now)} x2={x(now)} y1={HEAD - 12} y2={HEAD + rows.length * ROW} className={css.now} /><text x={x(now) + 4} y={HEAD - 3} className={css.nowText}>now</text></g>}
+        {now > fromAt && now < untilAt && <g pointerEvents="none"><line x1={x(now)} x2={x(now)} y1={HEAD - 12} y2={HEAD + rows.length * ROW} className={css.now} /><text x={x(now) - 4} y={HEAD - 2} textAnchor="end" className={css.nowText}>now</text></g>}
       </svg>
     </div>
   );
 }
 
 function rowsOf({ pieces, entries }: Schedule, by: RowsBy): Row[] {
-  if (by === 'piece') return pieces.map(({ planned: { piece }, dueAt, lateMs }) => ({ id: piece.id, name: piece.name, entries: entries.filter((entry) => entry.piece.id === piece.id), dueAt, lateMs, waits: 'all' as const }));
+  if (by === 'piece') {
+    const rows = pieces.map(({ planned: { piece }, dueAt, lateMs, pending }) => ({ id: piece.id, name: piece.name, entries: entries.filter((entry) => entry.piece.id === piece.id), pending, dueAt, lateMs, waits: 'all' as const }));
+    const finish = (row: Row) => Math.max(0, ...row.entries.map(({ ripeAt }) => ripeAt ?? Infinity));
+    return rows.sort((a, b) => finish(a) - finish(b));
+  }
   const lies = (place: 'rack' | 'bench' | 'oven') => entries.filter((entry) => entry.step.wait.place === place);
-  const lane = (id: Row['waits'] & string, name: string, list: PlanEntry[]): Row => ({ id, name, entries: list, dueAt: null, lateMs: 0, waits: id });
+  const lane = (id: Row['waits'], name: string, list: PlanEntry[]): Row => ({ id, name, entries: list, pending: null, dueAt: null, lateMs: 0, waits: id });
   return [lane('none', 'Hands', entries), lane('rack', 'On the rack', lies('rack')), ...(lies('oven').length ? [lane('oven', 'In the oven', lies('oven'))] : [])];
 }
 
@@ -93,13 +98,13 @@ function Axis({ x, fromAt, untilAt, height, zoom }: { x: Scale; fromAt: number; 
       {days.map((day, index) => (
         <g key={day.getTime()}>
           {index > 0 && <line x1={x(day)} x2={x(day)} y1={4} y2={height} className={css.day} />}
-          {index % every === 0 && <text x={Math.max(x(day), x(new Date(fromAt))) + 5} y={16} className={css.dayName}>{format(day, dayPx > 90 ? 'EEE d MMM' : 'd MMM')}</text>}
+          {index % every === 0 && x(day) < x(new Date(untilAt)) - DAY_NAME_PX && <text x={Math.max(x(day), x(new Date(fromAt))) + 5} y={16} className={css.dayName}>{format(day, dayPx > 90 ? 'EEE d MMM' : 'd MMM')}</text>}
         </g>
       ))}
       {zoom !== 'weeks' && x.ticks(zoom === 'week' ? 14 : 12).map((tick) => (
         <g key={tick.getTime()}>
           <line x1={x(tick)} x2={x(tick)} y1={HEAD} y2={height} className={css.tick} />
-          {(tick.getHours() !== 0 || zoom === 'hours') && <text x={x(tick)} y={34} textAnchor="middle" className={css.hour}>{format(tick, 'HH:mm')}</text>}
+          {(tick.getHours() !== 0 || zoom === 'hours') && x(tick) > x(new Date(fromAt)) + 20 && <text x={x(tick)} y={34} textAnchor="middle" className={css.hour}>{format(tick, 'HH:mm')}</text>}
         </g>
       ))}
     </g>
@@ -115,10 +120,19 @@ function Wait({ entry, row, x, fromAt, untilAt }: { entry: PlanEntry; row: Row; 
   return (
     <g>
       <rect x={x(endAt)} y={lane ? 9 : 19} width={Math.max(1, x(ripeAt) - x(endAt))} height={lane ? 26 : 8} fill="url(#wait)" stroke="var(--marigold)" strokeWidth={0.6}><title>{`${entry.piece.name}: waiting after ${entry.step.title.toLowerCase()}, until ${format(ripeAt, 'EEE HH:mm')}`}</title></rect>
+      {!lane && entry.step.wait.place === 'rack' && <Ring at={x(ripeAt)} />}
       {lane && x(ripeAt) - x(endAt) > 90 && <text x={Math.max(x(endAt), x(new Date(fromAt))) + 6} y={27} className={css.laneText}>{entry.piece.name}</text>}
     </g>
   );
 }
+
+/** A piece that is drying already, with the ring that stands for dry at its end. */
+function Drying({ fromAt, untilAt }: { fromAt: number; untilAt: number }) {
+  if (untilAt <= fromAt) return null;
+  return <g pointerEvents="none"><rect x={fromAt} y={19} width={untilAt - fromAt} height={8} fill="url(#wait)" stroke="var(--marigold)" strokeWidth={0.6} /><Ring at={untilAt} /></g>;
+}
+
+const Ring = ({ at }: { at: number }) => <circle cx={at} cy={23} r={5} className={css.dry} />;
 
 const PX_PER_LETTER = 6.6;
 

@@ -1,6 +1,7 @@
 'use client';
+import { useMediaQuery } from '@mui/material';
 import { useDrag } from '@use-gesture/react';
-import { Contrast, Megaphone, MegaphoneOff, Volume2, VolumeX, X } from 'lucide-react';
+import { AlarmClockPlus, Contrast, Megaphone, MegaphoneOff, Volume2, VolumeX, X } from 'lucide-react';
 import Link from 'next/link';
 import { useRouter, useSearchParams } from 'next/navigation';
 import { useEffect, useState } from 'react';
@@ -43,16 +44,17 @@ function Bench({ schedule, wanted }: { schedule: Schedule; wanted: string | null
 }
 
 function Idle() {
+  const [quick, setQuick] = useState(true);
   return (
     <>
-      <Head title="Bench" name="Nothing for the hands right now" />
+      <Head title="Bench" name="Nothing for the hands right now" quick={quick} onQuick={() => setQuick(!quick)} />
       <div className={css.card}><p className={css.text}>No step is planned. Describe a piece, and its steps appear here in clock order.</p></div>
-      <TimerStrip />
+      <TimerStrip quick={quick} />
     </>
   );
 }
 
-function Head({ title, name }: { title: string; name: string }) {
+function Head({ title, name, quick, onQuick }: { title: string; name: string; quick: boolean; onQuick: () => void }) {
   const { settings, change } = useSettings();
   const Sound = settings.sound ? Volume2 : VolumeX;
   const Speech = settings.speech ? Megaphone : MegaphoneOff;
@@ -60,6 +62,7 @@ function Head({ title, name }: { title: string; name: string }) {
     <header className={css.head}>
       <div><h1>{title}</h1><p>{name}</p></div>
       <nav aria-label="Bench">
+        <button type="button" onClick={onQuick} aria-pressed={quick} aria-label="A timer of your own" data-testid="quick-timers"><AlarmClockPlus /></button>
         <button type="button" onClick={() => change({ benchContrast: !settings.benchContrast })} aria-pressed={settings.benchContrast} aria-label="High contrast"><Contrast /></button>
         <button type="button" onClick={() => change({ sound: !settings.sound })} aria-pressed={settings.sound} aria-label="Tone when time is up"><Sound /></button>
         <button type="button" onClick={() => change({ speech: !settings.speech })} aria-pressed={settings.speech} aria-label="Read aloud"><Speech /></button>
@@ -81,6 +84,7 @@ function Step({ schedule, entry, inPlan, next }: { schedule: Schedule; entry: Pl
   const { job, plan } = inPlan.foreseen;
   const run = benchRun(step, job, plan, units);
   const [at, setAt] = useState(0);
+  const [quick, setQuick] = useState(false);
   const card = run.cards[Math.min(at, run.cards.length - 1)];
   const last = at >= run.cards.length - 1;
   const running = agenda.running?.step === entry.key ? agenda.running : null;
@@ -102,7 +106,7 @@ function Step({ schedule, entry, inPlan, next }: { schedule: Schedule; entry: Pl
 
   return (
     <>
-      <Head title={step.title} name={piece.name} />
+      <Head title={step.title} name={piece.name} quick={quick} onQuick={() => setQuick(!quick)} />
       <div className={css.body} {...swipe()}>
         <Figure inPlan={inPlan} />
         <Card card={card} at={at} count={run.cards.length} onTimer={() => { begin(); if (card.timer) start({ label: `${piece.name}: ${card.timer.label.charAt(0).toLowerCase()}${card.timer.label.slice(1)}`, minutes: card.timer.minutes, pieceId: piece.id, step: entry.key }); }} />
@@ -111,7 +115,7 @@ function Step({ schedule, entry, inPlan, next }: { schedule: Schedule; entry: Pl
           {run.tools.length > 0 && <p className={css.tools}>At hand: {run.tools.join(', ')}.</p>}
         </div>
       </div>
-      <TimerStrip />
+      <TimerStrip quick={quick} />
       <footer className={css.foot}>
         <button type="button" className={css.back} disabled={at === 0} onClick={() => move(-1)} data-testid="bench-back">Back</button>
         <StepClock startedAt={running?.startedAt ?? null} planned={step.handsMinutes} entry={entry} />
@@ -135,10 +139,12 @@ function Card({ card, at, count, onTimer }: { card: BenchCard; at: number; count
 const minutesText = (minutes: number): string => `${Number(minutes.toFixed(1))} min`;
 
 const FIGURE_PX = 320;
+const SMALL_FIGURE_PX = 190;
 
 function Figure({ inPlan }: { inPlan: PieceInPlan }) {
   const size = figureSize(inPlan.planned);
-  return <div className={css.picture}><PieceFigure planned={inPlan.planned} pxPerMm={Math.min(FIGURE_PX / size.widthMm, FIGURE_PX / size.heightMm)} /></div>;
+  const most = useMediaQuery('(max-width: 700px)') ? SMALL_FIGURE_PX : FIGURE_PX;
+  return <div className={css.picture}><PieceFigure planned={inPlan.planned} pxPerMm={Math.min(most / size.widthMm, most / size.heightMm)} /></div>;
 }
 
 /** How long hands are at it, against the plan. */

@@ -54,7 +54,7 @@ function lay(step: RunStep, job: Job, plan: PiecePlan, units: Units): BenchRun {
   if (school?.id === 'E2' || plan.cure?.rule === 'oven') cautions.unshift('heat-set');
   if (!planned || !binder || binder.id === 'none') return { cards: (school?.laySteps ?? [step.title]).map((text, index) => card(`lay-${index}`, text)), cautions, tools: TOOLS.lay };
   const wet = planned.steps.filter(({ code }) => (step.id === 'bed' ? ['ready-tools', 'bed-coat', 'wash-brush'].includes(code) : code !== 'bed-coat'));
-  const open = timer('Open time: lay before it skins', Math.round(planned.openMinutes * 10) / 10, true);
+  const open = timer('Open time: lay before it skins', Math.floor(planned.openMinutes), true);
   let coated = false;
   const cards = wet.map((one) => {
     const first = !coated && (one.code === 'coat-surface' || one.code === 'coat-paper');

@@ -7,13 +7,13 @@ import css from './bench.module.css';
 
 const QUICK_MINUTES = [1, 2, 5, 10] as const;
 
-/** Running timers, the next to ring first, and a row to start one of one's own. */
-export function TimerStrip() {
+/** Running timers, the next to ring first. @param quick with a row to start one of one's own */
+export function TimerStrip({ quick }: { quick: boolean }) {
   const { timers, start } = useTimers();
   return (
     <section className={css.timers} aria-label="Timers">
       {timers.map((timer) => <TimerRow key={timer.id} timer={timer} />)}
-      <div className={css.quick}><span>Timer</span>{QUICK_MINUTES.map((minutes) => <button key={minutes} type="button" onClick={() => start({ label: `${minutes} min`, minutes })} data-testid={`timer-${minutes}`}>{minutes} min</button>)}</div>
+      {quick && <div className={css.quick}><span>Timer</span>{QUICK_MINUTES.map((minutes) => <button key={minutes} type="button" onClick={() => start({ label: `${minutes} min`, minutes })} data-testid={`timer-${minutes}`}>{minutes} min</button>)}</div>}
     </section>
   );
 }

@@ -34,12 +34,12 @@ export function DemoProvider({ demo, children }: { demo: boolean; children: Reac
     setLoading(true);
     try {
       const pictures = await Promise.all(DEMO_PICTURES.map(readDemoPicture));
+      // The example's shelf and hours, only where the person has none of their own.
+      await changeStash(database(), (stash) => (stash.items.length === 0 ? demoStash(clock()) : {}));
+      if ((await database().agenda.count()) === 0) await changeAgenda(database(), () => DEMO_AGENDA);
       const added = await addPieces(database(), demoPieces(clock()), pictures);
       if (added.ok) {
         change({ room: DEMO_ROOM, sensor: true });
-        // The example's shelf and hours, only where the person has none of their own.
-        await changeStash(database(), (stash) => (stash.items.length === 0 ? demoStash(clock()) : {}));
-        if ((await database().agenda.count()) === 0) await changeAgenda(database(), () => DEMO_AGENDA);
       }
       if (!added.ok && added.error.code !== 'piece-exists') throw new Error(added.error.message);
     } catch {

@@ -4,6 +4,7 @@ import { useEffect, useRef } from 'react';
 import type { PieceInPlan, Schedule } from '@/features/agenda';
 import { useRoomNow, useSettings } from '@/features/shell';
 import { WETNESS_WORDS, WetnessMark, clockTime, span, useNow, useUnits } from '@/ui';
+import { SpareMinutes } from './spare-minutes';
 import css from './today.module.css';
 
 /** Every drying piece with its wetness and the time left, and the room that dries it. */
@@ -16,6 +17,7 @@ export function Rack({ schedule }: { schedule: Schedule }) {
       <h2>Rack <span className={css.places}>{drying.length} of {places} places</span></h2>
       {drying.length === 0 && <p className={css.quiet}>Nothing is drying.</p>}
       <ul>{drying.map((one) => <RackRow key={one.id} row={one} now={now} />)}</ul>
+      <SpareMinutes schedule={schedule} />
       <Room />
     </aside>
   );

@@ -7,7 +7,6 @@ import { useNewPiece } from '@/features/shell';
 import { Answer, clockTime, dayName, useNow } from '@/ui';
 import { AtTheDesk } from './at-the-desk';
 import { Rack } from './rack';
-import { SpareMinutes } from './spare-minutes';
 import css from './today.module.css';
 
 const HOURS_SHOWN = 40;
@@ -26,7 +25,6 @@ export function TodayPage() {
       <div className={css.hands}>
         <TodayAnswer entries={entries} />
         <HandsList entries={entries} />
-        <SpareMinutes schedule={schedule} />
         <AtTheDesk schedule={schedule} />
         <Late schedule={schedule} />
         <Button variant="outlined" onClick={() => void newPiece()} data-testid="new-piece">New piece</Button>

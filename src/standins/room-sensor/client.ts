@@ -20,9 +20,9 @@ export function listenToRoom({ onReadings, onState }: SensorListener, aheadMs: n
     clearTimeout(quiet);
     quiet = setTimeout(() => onState('silent'), SILENT_AFTER_MS);
   };
-  const read = (event: MessageEvent<string>): unknown => { try { return JSON.parse(event.data) as unknown; } catch { return null; } };
-  source.addEventListener('remembered', (event) => onReadings(readingsOf(read(event))));
-  source.addEventListener('reading', (event) => {
+  const read = (event: MessageEvent): unknown => { try { return JSON.parse(String(event.data)) as unknown; } catch { return null; } };
+  source.addEventListener('remembered', (event: MessageEvent) => onReadings(readingsOf(read(event))));
+  source.addEventListener('reading', (event: MessageEvent) => {
     const readings = readingsOf([read(event)]);
     if (readings.length === 0) return;
     heard();

@@ -7,14 +7,19 @@ import { stageOptics } from '@/core/render';
 import type { CautionId } from '@/core/craft';
 import { useSettings } from '@/features/shell';
 import type { Settings } from '@/records';
-import { Answer, Because, Cautions, ChoiceField, Fields, FigureField, NextRow, Note, Part, PercentField, TemperatureField, WETNESS_WORDS, WetnessMark, afterTime, span, useClock, useUnits, type ReasonLine } from '@/ui';
+import { Answer, Because, Cautions, ChoiceField, Fields, FigureField, NextRow, Note, Part, PercentField, TemperatureField, WETNESS_WORDS, WetnessMark, afterTime, span, useUnits, type ReasonLine } from '@/ui';
 import { LandingDrawing } from '../drawings/landing';
 import { DisagreementNotes } from '../disagreement-notes';
 import { MissingList } from '../missing-list';
 import { NextLink } from '../next-link';
 import { useOpenPiece } from '../piece-context';
 import { StationLayout } from '../station-layout';
+import { useStepDone } from '../use-step-done';
 import { CureScale } from './cure-scale';
+import { DryingPlot } from './drying-plot';
+import { OvenPart } from './oven-part';
+import { RoomFields } from './room-part';
+import { SignsPart } from './signs-part';
 
 const RULES: Readonly<Record<WaitRule, string>> = {
   sign: 'By the sign: rub once it is evenly opaque, no patch feels cool, and a corner will not lift.',
@@ -28,7 +33,7 @@ export function CureStation() {
   const { piece, plan, change, now } = useOpenPiece();
   const { change: changeSettings } = useSettings();
   const units = useUnits();
-  const clock = useClock();
+  const { done } = useStepDone();
   const { cure } = piece;
   const wait = plan.cure;
   const times = plan.cureClock;
@@ -44,13 +49,16 @@ export function CureStation() {
   const reasons: ReasonLine[] = [];
   if (wait && plan.binder && plan.surface) {
     const { min, max } = wait.baseHours;
-    if (wait.rule === 'label') reasons.push({ figure: formatDuration(wait.likelyHours), text: 'from the label or your own log, as it stands', overruled: true });
+    if (wait.rule === 'oven') reasons.push({ figure: formatDuration(wait.likelyHours), text: 'of the oven’s cycle, heating and cooling included', overruled: true });
+    else if (wait.rule === 'label') reasons.push({ figure: formatDuration(wait.likelyHours), text: 'from the label or your own log, as it stands', overruled: true });
     else {
       reasons.push({ figure: min === max ? `${max} h` : `${min}–${max} h`, text: `${plan.binder.name.toLowerCase()} at 21 °C and 50 %` });
       const deficit = vapourPressureDeficitKpa(plan.room);
-      reasons.push({ figure: `× ${wait.factor.room > 99 ? '∞' : wait.factor.room.toFixed(2)}`, text: `this room: its air can take up ${deficit.toFixed(2)} kPa of water, against 1.24 kPa` });
+      reasons.push({ figure: `× ${wait.factor.room > 99 ? '∞' : wait.factor.room.toFixed(2)}`, text: wait.changing ? 'the room hour by hour, on average over the likely wait' : `this room: its air can take up ${deficit.toFixed(2)} kPa of water, against 1.24 kPa` });
       reasons.push({ figure: `× ${wait.factor.surface.toFixed(2)}`, text: plan.surface.name.toLowerCase() });
       if (Math.abs(wait.factor.film - 1) > 0.005) reasons.push({ figure: `× ${wait.factor.film.toFixed(2)}`, text: 'your film against the usual one', overruled: piece.lay.filmUm !== null });
+      if (wait.factor.cover !== 1) reasons.push({ figure: `× ${wait.factor.cover.toFixed(2)}`, text: cure.cover === 'weighted' ? 'a weight lies on it' : 'it is covered or stacked' });
+      if (Math.abs(wait.signShare - 1) > 0.005) reasons.push({ figure: `× ${wait.signShare.toFixed(2)}`, text: 'by what you saw and felt on it', overruled: true });
       if (wait.factor.air !== 1) reasons.push({ figure: `× ${wait.factor.air.toFixed(2)}`, text: 'a fan moves the air' });
       reasons.push({ figure: `= × ${wait.factor.total.toFixed(2)}`, text: wait.factor.limited ? 'held within 0.4 and 4, where the model can be trusted' : 'together' });
     }
@@ -59,24 +67,30 @@ export function CureStation() {
   const cautions: CautionId[] = ['label-first'];
   if (cold) cautions.unshift('cold-film');
   if (damp) cautions.unshift('damp-air');
+  if (wait?.warnings.includes('cold-hours')) cautions.unshift('cold-film');
 
   return (
     <StationLayout specimen={<LandingDrawing optics={stageOptics('laid')} caption={times ? <span style={{ display: 'flex', gap: 8, alignItems: 'center' }}><WetnessMark wetness={times.wetness} /> {WETNESS_WORDS[times.wetness]} under its paper.</span> : 'The print under its paper, drying.'} />}>
       <Answer stop={cold}>{answer()}</Answer>
       {wait && wait.safeHours > 0 && <Note>{wait.rule === 'sign' && plan.school?.sign ? plan.school.sign : RULES[wait.rule]}</Note>}
       {wait && wait.safeHours > 0 && <CureScale wait={wait} times={times} now={now} />}
-      {wait && !times && <NextRow><Button variant="contained" onClick={() => change('lay', { laidAt: clock() }, 'laid')} data-testid="laid-now">Laid now: start the clock</Button></NextRow>}
+      {wait && wait.safeHours > 0.5 && <DryingPlot wait={wait} times={times} laidAt={piece.lay.laidAt} now={now} />}
+      {wait && !times && <NextRow><Button variant="contained" onClick={() => done('lay', 'laid')} data-testid="laid-now">Laid now: start the clock</Button></NextRow>}
       {times && !rubbing && now < times.likelyAt && <NotifyButton />}
+      {times && !rubbing && wait && wait.rule !== 'label' && wait.rule !== 'oven' && <SignsPart />}
       <Because reasons={reasons} />
       <Part title="Change">
         <Fields>
           <TemperatureField label="Room temperature" value={cure.temperatureC} onCommit={(value) => value !== null && changeRoom({ temperatureC: value }, 'room temperature')} testId="temperature" />
           <PercentField label="Relative humidity" value={cure.humidityPercent} onCommit={(value) => value !== null && changeRoom({ humidityPercent: value }, 'humidity')} testId="humidity" />
+          <ChoiceField label="It lies" value={cure.cover} options={[{ id: 'open', name: 'Open' }, { id: 'weighted', name: 'Weighted' }, { id: 'covered', name: 'Covered' }]} onCommit={(cover) => change('cure', { cover }, 'how it lies')} />
           <ChoiceField label="Air" value={cure.air} options={[{ id: 'still', name: 'Still' }, { id: 'fan', name: 'Fan' }]} onCommit={(air) => change('cure', { air }, 'air')} />
           {wait && wait.floorHours === 0 && !plan.school?.window && wait.safeHours > 0 && <ChoiceField label="Wait" value={cure.school} options={[{ id: 'sign', name: 'By the sign' }, { id: 'clock', name: 'By the clock' }]} onCommit={(school) => change('cure', { school }, 'rule of waiting')} />}
           <FigureField label="Hours on the label" value={cure.labelHours} unit="h" min={0.1} max={2000} computed="as computed" onCommit={(labelHours) => change('cure', { labelHours }, 'label hours')} hint={cure.labelHours !== null ? 'clear to go back to Fobbet’s figure' : 'overrules the computed time'} testId="label-hours" />
         </Fields>
+        <RoomFields />
       </Part>
+      {wait && plan.ovens.length > 0 && wait.safeHours > 1 && <OvenPart />}
       <DisagreementNotes at="cure" />
       <MissingList station="cure" />
       <Cautions ids={cautions} />

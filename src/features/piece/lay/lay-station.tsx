@@ -3,8 +3,7 @@ import { Button } from '@mui/material';
 import { nominalFilmUm, TOOLS, type CautionId, type CoatedFace } from '@/core/craft';
 import { formatVolume } from '@/core/measure';
 import { stageOptics } from '@/core/render';
-import { ringPath } from '@/core/shape';
-import { Answer, Because, Cautions, ChoiceField, Fields, FigureField, LengthField, NextRow, Note, Part, Steps, VolumeField, clockTime, useClock, useUnits, type ReasonLine } from '@/ui';
+import { Answer, Because, Cautions, ChoiceField, Fields, FigureField, LengthField, NextRow, Note, Part, Steps, VolumeField, clockTime, useUnits, type ReasonLine } from '@/ui';
 import { LandingDrawing } from '../drawings/landing';
 import { DisagreementNotes } from '../disagreement-notes';
 import { MissingList } from '../missing-list';
@@ -12,6 +11,10 @@ import { NextLink } from '../next-link';
 import { useOpenPiece } from '../piece-context';
 import { StationLayout } from '../station-layout';
 import { layingWords } from '@/features/bench/laying-words';
+import { useTimers } from '@/features/shell';
+import { useStepDone } from '../use-step-done';
+import { BottlePart } from './bottle-part';
+import { GuideOverlay } from './guide-overlay';
 
 type FaceChoice = 'paper' | 'surface' | 'both';
 const FACES: { id: FaceChoice; name: string }[] = [{ id: 'paper', name: 'Paper' }, { id: 'surface', name: 'Surface' }, { id: 'both', name: 'Both' }];
@@ -21,7 +24,8 @@ const facesOf = (choice: FaceChoice): CoatedFace[] => (choice === 'both' ? ['pap
 export function LayStation() {
   const { piece, plan, change, now } = useOpenPiece();
   const units = useUnits();
-  const clock = useClock();
+  const steps = useStepDone();
+  const { start } = useTimers();
   const { lay } = piece;
   const planned = plan.lay;
   const binder = plan.binder;
@@ -46,17 +50,18 @@ export function LayStation() {
   if (piece.surface.kind === 'glass') cautions.push('glass-edges');
 
   return (
-    <StationLayout specimen={<LandingDrawing optics={laidAt === null ? null : stageOptics('laid')} caption={planned ? `Dashed: where the coat goes. Solid: the print, ${units.length(plan.print?.rect.xMm ?? 0)} from the left edge, ${units.length(plan.print?.rect.yMm ?? 0)} from the top.` : 'Where the print will lie.'} overlay={() => <CoatOverlay />} />}>
+    <StationLayout specimen={<LandingDrawing optics={laidAt === null ? null : stageOptics('laid')} caption={planned ? `Dashed: where the coat goes. Solid: the print, with its centre lines to crease or mark by. Scrape outwards in the order of the numbers.` : 'Where the print will lie.'} overlay={(scale) => <GuideOverlay {...scale} />} />}>
       <Answer>{answer()}</Answer>
       {planned && laidAt === null && (
         <NextRow>
-          <Button variant="contained" size="large" onClick={() => change('lay', { laidAt: clock() }, 'laid')} data-testid="laid-now">Laid now: start the clock</Button>
+          <Button variant="contained" size="large" onClick={() => steps.done('lay', 'laid')} data-testid="laid-now">Laid now: start the clock</Button>
+          {!dry && <Button variant="outlined" size="large" onClick={() => start({ label: `${piece.name}: lay before it skins`, minutes: Math.floor(planned.openMinutes), pieceId: piece.id })} data-testid="first-stroke">First stroke</Button>}
         </NextRow>
       )}
       {laidAt !== null && (
         <NextRow>
           <Note>Laid {clockTime(laidAt, now)}.</Note>
-          <button type="button" className="plain" onClick={() => change('lay', { laidAt: null }, 'not laid')}>It is not laid</button>
+          <button type="button" className="plain" onClick={() => steps.revoke('lay', { lay: { laidAt: null } }, 'not laid')}>It is not laid</button>
         </NextRow>
       )}
       <Because reasons={reasons} />
@@ -78,6 +83,7 @@ export function LayStation() {
           </Fields>
         </Part>
       )}
+      <BottlePart />
       <DisagreementNotes at="lay" />
       <MissingList station="lay" />
       <Cautions ids={cautions} />
@@ -91,34 +97,4 @@ export function LayStation() {
     if (dry) return `Nothing to pour: ${plan.school?.name.toLowerCase()}.`;
     return `Pour ${formatVolume(planned.coat.totalMl, units.system)} and lay within ${Math.floor(planned.openMinutes)} min.`;
   }
-}
-
-/** Length of a stroke's arrowhead in the print's shorter side. */
-const HEAD_SHARE = 0.035;
-
-/** The coat's outline, the print, and strokes from the middle outwards. */
-function CoatOverlay() {
-  const { plan, piece } = useOpenPiece();
-  if (!plan.lay || !plan.print || !plan.blank) return null;
-  const { rect } = plan.print;
-  const { landed } = plan.print.formed;
-  const wet = piece.lay.laidAt === null && plan.binder?.id !== 'none';
-  const [cx, cy] = [rect.xMm + rect.widthMm / 2, rect.yMm + rect.heightMm / 2];
-  const span = Math.min(rect.widthMm, rect.heightMm);
-  const strokes = [0, 45, 90, 135, 180, 225, 270, 315].map((degrees) => {
-    const angle = (degrees * Math.PI) / 180;
-    const [dx, dy] = [(Math.cos(angle) * rect.widthMm) / 2, (Math.sin(angle) * rect.heightMm) / 2];
-    const [tipX, tipY] = [cx + dx * 0.72, cy + dy * 0.72];
-    const heading = Math.atan2(dy, dx);
-    const barb = (turn: number) => `L${tipX - HEAD_SHARE * span * Math.cos(heading + turn)} ${tipY - HEAD_SHARE * span * Math.sin(heading + turn)}`;
-    return { degrees, path: `M${cx + dx * 0.22} ${cy + dy * 0.22} L${tipX} ${tipY} ${barb(0.5)} M${tipX} ${tipY} ${barb(-0.5)}` };
-  });
-  return (
-    <g fill="none" vectorEffect="non-scaling-stroke">
-      <path d={plan.lay.coat.outline.map(ringPath).join(' ')} stroke="#2C5C94" strokeWidth={1.8} strokeDasharray="7 5" vectorEffect="non-scaling-stroke" />
-      <path d={landed.map(ringPath).join(' ')} stroke="#1E2126" strokeWidth={1.4} vectorEffect="non-scaling-stroke" />
-      {wet && strokes.map(({ degrees, path }) => <path key={degrees} d={path} stroke="#2C5C94" strokeWidth={2} strokeLinecap="round" vectorEffect="non-scaling-stroke" />)}
-      {wet && <circle cx={cx} cy={cy} r={Math.min(rect.widthMm, rect.heightMm) * 0.07} fill="#2C5C94" fillOpacity={0.3} />}
-    </g>
-  );
 }

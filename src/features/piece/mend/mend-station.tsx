@@ -4,16 +4,17 @@ import { TOOLS, type CautionId } from '@/core/craft';
 import type { Repair } from '@/core/mend';
 import { passDryAt } from '@/core/plan';
 import { stageOptics } from '@/core/render';
-import { Answer, Cautions, NextRow, Note, Part, TickRow, clockTime, useClock } from '@/ui';
+import { Answer, Cautions, NextRow, Note, Part, TickRow, clockTime } from '@/ui';
 import { LandingDrawing } from '../drawings/landing';
 import { MissingList } from '../missing-list';
 import { NextLink } from '../next-link';
 import { useOpenPiece } from '../piece-context';
 import { StationLayout } from '../station-layout';
+import { useStepDone } from '../use-step-done';
 
 export function MendStation() {
   const { piece, plan, change, now } = useOpenPiece();
-  const clock = useClock();
+  const steps = useStepDone();
   const done = new Set(piece.mend.done);
   const expected = plan.repairs.filter((repair) => repair.expected);
   const ifSeen = plan.repairs.filter((repair) => !repair.expected);
@@ -36,8 +37,8 @@ export function MendStation() {
       {plan.repairs.length > 0 && (
         <NextRow>
           {finished
-            ? <><Note>Mended.</Note><button type="button" className="plain" onClick={() => change('mend', { finishedAt: null }, 'mend on')}>Mend more</button></>
-            : <Button variant="contained" onClick={() => change('mend', { finishedAt: clock() }, 'mended')} data-testid="mended">Mended: nothing more to do</Button>}
+            ? <><Note>Mended.</Note><button type="button" className="plain" onClick={() => steps.revoke('mend', { mend: { finishedAt: null } }, 'mend on')}>Mend more</button></>
+            : <Button variant="contained" onClick={() => steps.done('mend', 'mended')} data-testid="mended">Mended: nothing more to do</Button>}
         </NextRow>
       )}
       <Note>At hand: {TOOLS.mend.join(', ')}.</Note>

@@ -12,12 +12,14 @@ import { MissingList } from '../missing-list';
 import { NextLink } from '../next-link';
 import { useOpenPiece } from '../piece-context';
 import { StationLayout } from '../station-layout';
+import { useStepDone } from '../use-step-done';
 
 const REMOVAL_TITLES: Readonly<Record<Removal, string>> = { rub: '', 'peel-and-roll': 'Peel', peel: 'Peel', lift: 'Lift', soak: 'Soak and stick', none: 'Paint' };
 
 export function RubStation() {
   const { piece, plan, change, now } = useOpenPiece();
   const clock = useClock();
+  const steps = useStepDone();
   const { rub } = piece;
   const planned = plan.rub;
   const done = rub.done.length;
@@ -27,8 +29,8 @@ export function RubStation() {
   const early = plan.cureClock !== null && done === 0 && now < plan.cureClock.earliestAt;
   const finished = rub.finishedAt !== null || (total > 0 && done >= total);
 
-  const tick = (minutes: number) => change('rub', { done: [...rub.done, { at: clock(), minutes }] }, `pass ${done + 1}`);
-  const untick = () => change('rub', { done: rub.done.slice(0, -1), finishedAt: null }, `pass ${done} not done`);
+  const tick = (minutes: number) => steps.done(`pass-${done + 1}`, `pass ${done + 1}`, minutes);
+  const untick = () => steps.revoke(`pass-${done}`, { rub: { done: rub.done.slice(0, -1), finishedAt: null } }, `pass ${done} not done`);
 
   const reasons: ReasonLine[] = [];
   if (planned && plan.binder && plan.print && total > 0) {
@@ -47,8 +49,8 @@ export function RubStation() {
       {plan.school && plan.school.removal !== 'rub' && (
         <Part title={REMOVAL_TITLES[plan.school.removal]}>
           {plan.school.removeSteps.length > 0 && <Steps>{plan.school.removeSteps.map((step) => <li key={step}><span>{step}</span></li>)}</Steps>}
-          {total === 0 && !finished && <NextRow><Button variant="contained" onClick={() => change('rub', { finishedAt: clock() }, 'paper off')} data-testid="paper-off">{plan.school.removal === 'none' ? 'Painted and dry' : 'It is off'}</Button></NextRow>}
-          {total === 0 && finished && <NextRow><button type="button" className="plain" onClick={() => change('rub', { finishedAt: null }, 'not off yet')}>Not yet after all</button></NextRow>}
+          {total === 0 && !finished && <NextRow><Button variant="contained" onClick={() => steps.done('remove', 'paper off')} data-testid="paper-off">{plan.school.removal === 'none' ? 'Painted and dry' : 'It is off'}</Button></NextRow>}
+          {total === 0 && finished && <NextRow><button type="button" className="plain" onClick={() => steps.revoke('remove', { rub: { finishedAt: null } }, 'not off yet')}>Not yet after all</button></NextRow>}
         </Part>
       )}
       {planned && total > 0 && (

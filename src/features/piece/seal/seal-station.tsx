@@ -11,12 +11,14 @@ import { MissingList } from '../missing-list';
 import { NextLink } from '../next-link';
 import { useOpenPiece } from '../piece-context';
 import { StationLayout } from '../station-layout';
+import { useStepDone } from '../use-step-done';
 import css from './seal.module.css';
 
 export function SealStation() {
   const { piece, plan, change, now } = useOpenPiece();
   const units = useUnits();
   const clock = useClock();
+  const steps = useStepDone();
   const { seal: choice } = piece;
   const planned = plan.seal;
   const times = plan.sealClock;
@@ -48,13 +50,13 @@ export function SealStation() {
         <NextRow>
           {bare
             ? <Button variant="contained" onClick={() => change('seal', { finishedAt: clock() }, 'left unsealed')} data-testid="coat-on">Leave it unsealed</Button>
-            : <Button variant={times?.nextCoatAt && now < times.nextCoatAt ? 'outlined' : 'contained'} onClick={() => change('seal', { coatsAt: [...choice.coatsAt, clock()] }, `coat ${coatsOn + 1}`)} data-testid="coat-on">Coat {coatsOn + 1} of {planned.coats} is on</Button>}
+            : <Button variant={times?.nextCoatAt && now < times.nextCoatAt ? 'outlined' : 'contained'} onClick={() => steps.done(`seal-${coatsOn + 1}`, `coat ${coatsOn + 1}`)} data-testid="coat-on">Coat {coatsOn + 1} of {planned.coats} is on</Button>}
         </NextRow>
       )}
       {(coatsOn > 0 || choice.finishedAt !== null) && (
         <Part title="Coats">
           {choice.coatsAt.map((at, index) => <Note key={at}>Coat {index + 1}: {format(at, 'EEE d MMM HH:mm')}</Note>)}
-          <NextRow><button type="button" className="plain" onClick={() => change('seal', { coatsAt: choice.coatsAt.slice(0, -1), finishedAt: null }, 'coat not on')}>Take the last back</button></NextRow>
+          <NextRow><button type="button" className="plain" onClick={() => steps.revoke(`seal-${coatsOn}`, { seal: { coatsAt: choice.coatsAt.slice(0, -1), finishedAt: null } }, 'coat not on')}>Take the last back</button></NextRow>
           {times && times.touchAt !== null && (
             <dl className={css.times} data-testid="seal-times">
               {times.nextCoatAt !== null && <div><dt>next coat</dt><dd>{clockTime(times.nextCoatAt, now)}</dd></div>}

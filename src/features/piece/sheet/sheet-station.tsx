@@ -13,6 +13,7 @@ import { NextLink } from '../next-link';
 import { VERDICT_WORDS } from '../picture/verdict-words';
 import { useOpenPiece } from '../piece-context';
 import { StationLayout } from '../station-layout';
+import { useStepDone } from '../use-step-done';
 import { CopierPart } from './copier-part';
 import { PrinterPart } from './printer-part';
 import { FormPart } from './form-part';
@@ -30,6 +31,7 @@ const SIDES: { key: keyof MarginsMm; name: string }[] = [{ key: 'topMm', name: '
 
 export function SheetStation() {
   const { piece, plan, change } = useOpenPiece();
+  const steps = useStepDone();
   const units = useUnits();
   const clock = useClock();
   const { sheet } = piece;
@@ -83,8 +85,8 @@ export function SheetStation() {
           <Fields>
             <LengthField small label={`The ${BAR_MM} mm bar measures`} value={sheet.barMeasuredMm} minMm={50} maxMm={150} clearable onCommit={(barMeasuredMm) => change('sheet', { barMeasuredMm, printedAt: barMeasuredMm === null ? sheet.printedAt : sheet.printedAt ?? clock() }, 'measured bar')} testId="bar-measured" hint={units.system === 'inch' ? '3.94 in when right' : 'in mm; 100 when right'} />
             <div>{sheet.printedAt === null
-              ? <Button variant="outlined" onClick={() => change('sheet', { printedAt: clock() }, 'printed and trimmed')} data-testid="printed">Printed and trimmed</Button>
-              : <Note>Printed {format(sheet.printedAt, 'd MMM HH:mm')}. <button type="button" className="plain" onClick={() => change('sheet', { printedAt: null, barMeasuredMm: null }, 'not printed')}>Print again</button></Note>}</div>
+              ? <Button variant="outlined" onClick={() => steps.done('print', 'printed and trimmed')} data-testid="printed">Printed and trimmed</Button>
+              : <Note>Printed {format(sheet.printedAt, 'd MMM HH:mm')}. <button type="button" className="plain" onClick={() => steps.revoke('print', { sheet: { printedAt: null, barMeasuredMm: null } }, 'not printed')}>Print again</button></Note>}</div>
             {bar && <Wide><Note>{bar.good ? 'The printer is true to size.' : `The printer makes everything ${bar.scalePercent.toFixed(1)} % of its size: this print is ${units.length(Math.abs(bar.printErrorMm))} too ${bar.printErrorMm < 0 ? 'short' : 'long'}. Print again at 100 %, with “fit to page” off.`}</Note></Wide>}
           </Fields>
           {print?.formed.blocks.some((block) => block.cut !== null) && <Note>The thin red line is where to {sheet.form.edge === 'torn' ? 'tear: wet it with a fine brush, then pull' : 'cut'}, with openings; fold at the dashes.</Note>}

@@ -14,6 +14,7 @@ import { MissingList } from '../missing-list';
 import { NextLink } from '../next-link';
 import { useOpenPiece } from '../piece-context';
 import { StationLayout } from '../station-layout';
+import { useStepDone } from '../use-step-done';
 import { useFindings } from '../use-analysis';
 import { GrainFields, SIZE_WORDS, ShapeField, ShapeFields } from './shape-fields';
 import { ShapeHandles } from './shape-handles';
@@ -24,6 +25,7 @@ const LAID_FLAT: Readonly<Partial<Record<ShapeKind, string>>> = { 'wrapped-canva
 
 export function SurfaceStation() {
   const { piece, plan, change } = useOpenPiece();
+  const steps = useStepDone();
   const units = useUnits();
   const { surface: choice } = piece;
   const done = new Set(choice.prepared);
@@ -75,7 +77,7 @@ export function SurfaceStation() {
       {plan.preparation.length > 0 && (
         <Part title="Prepare">
           {plan.preparation.map((step) => (
-            <TickRow key={step.code} checked={done.has(step.code)} onToggle={() => change('surface', { prepared: done.has(step.code) ? choice.prepared.filter((code) => code !== step.code) : [...choice.prepared, step.code] }, step.title.toLowerCase())}>
+            <TickRow key={step.code} checked={done.has(step.code)} onToggle={() => (done.has(step.code) ? steps.revoke(step.code, { surface: { prepared: choice.prepared.filter((code) => code !== step.code) } }, step.title.toLowerCase()) : steps.done(step.code, step.title.toLowerCase()))}>
               {step.title}{step.hours > 0 ? `, then dry ${formatDuration(step.hours)}` : ''}<small>{step.why}{step.materials.length > 0 ? ` With: ${step.materials.join(', ')}.` : ''}</small>
             </TickRow>
           ))}

@@ -1,0 +1,68 @@
+/**
+ * Where hands go when a print is laid: where to pour, which way to spread, where to scrape and in which order, the centre lines to crease or mark by, how far the print
+ * lies from each edge, where a hand may hold and what it must keep off. Every block of a print that lands in parts has its own. Source: bench practice: from the
+ * middle outwards, opposite sides in turn, so that air and medium leave on both.
+ */
+import type { SurfaceRecord } from '@/core/craft';
+import { ringsBox, type Blank, type RectMm, type Ring } from '@/core/shape';
+
+export interface Line { x1: number; y1: number; x2: number; y2: number }
+export interface Scrape extends Line { order: number }
+export interface Offset { edge: 'left' | 'top' | 'right' | 'bottom'; mm: number; line: Line }
+export interface GuideBlock { box: RectMm; pour: { xMm: number; yMm: number; radiusMm: number }; scrapes: readonly Scrape[]; creases: readonly Line[]; holds: readonly { xMm: number; yMm: number }[] }
+
+export interface LayingGuide {
+  blocks: readonly GuideBlock[];
+  offsets: readonly Offset[];
+  /** Where a book goes under a face that gives; null where nothing does. */
+  support: RectMm | null;
+}
+
+/** Blocks smaller than this are crumbs of an outline. */
+const LEAST_BLOCK_MM2 = 400;
+/** A shorter side up to this is scraped along and across only. */
+const NARROW_MM = 60;
+const FIRST_SHARE = 0.1;
+const LAST_SHARE = 0.92;
+const POUR_SHARE = 0.07;
+const SUPPORT_SHARE = 0.8;
+
+export function layingGuide(blank: Blank, landed: readonly Ring[], surface: SurfaceRecord): LayingGuide | null {
+  const boxes = landed.map((ring) => ringsBox([ring])).filter((box) => box.widthMm * box.heightMm >= LEAST_BLOCK_MM2);
+  if (boxes.length === 0) return null;
+  const outer = boxes.filter((box, index) => !boxes.some((other, at) => at !== index && holds(other, box) && (!holds(box, other) || at < index)));
+  const whole = ringsBox(landed);
+  const front = blank.front;
+  const offset = (edge: Offset['edge'], mm: number, line: Line): Offset => ({ edge, mm, line });
+  const [cx, cy] = [whole.xMm + whole.widthMm / 2, whole.yMm + whole.heightMm / 2];
+  const [right, bottom] = [front.xMm + front.widthMm, front.yMm + front.heightMm];
+  return {
+    blocks: outer.map(blockOf),
+    offsets: [
+      offset('left', whole.xMm - front.xMm, { x1: front.xMm, y1: cy, x2: whole.xMm, y2: cy }), offset('top', whole.yMm - front.yMm, { x1: cx, y1: front.yMm, x2: cx, y2: whole.yMm }),
+      offset('right', right - whole.xMm - whole.widthMm, { x1: whole.xMm + whole.widthMm, y1: cy, x2: right, y2: cy }), offset('bottom', bottom - whole.yMm - whole.heightMm, { x1: cx, y1: whole.yMm + whole.heightMm, x2: cx, y2: bottom }),
+    ].filter(({ mm }) => mm > 0.5),
+    support: surface.id === 'canvas' ? { xMm: front.xMm + (front.widthMm * (1 - SUPPORT_SHARE)) / 2, yMm: front.yMm + (front.heightMm * (1 - SUPPORT_SHARE)) / 2, widthMm: front.widthMm * SUPPORT_SHARE, heightMm: front.heightMm * SUPPORT_SHARE } : null,
+  };
+}
+
+const holds = (outer: RectMm, inner: RectMm): boolean =>
+  outer.xMm <= inner.xMm && outer.yMm <= inner.yMm && outer.xMm + outer.widthMm >= inner.xMm + inner.widthMm && outer.yMm + outer.heightMm >= inner.yMm + inner.heightMm;
+
+function blockOf(box: RectMm): GuideBlock {
+  const { xMm, yMm, widthMm, heightMm } = box;
+  const [cx, cy] = [xMm + widthMm / 2, yMm + heightMm / 2];
+  const wide = widthMm >= heightMm;
+  const along: [number, number][] = wide ? [[1, 0], [-1, 0], [0, 1], [0, -1]] : [[0, 1], [0, -1], [1, 0], [-1, 0]];
+  const corners: [number, number][] = [[1, 1], [-1, -1], [1, -1], [-1, 1]];
+  const ways = Math.min(widthMm, heightMm) <= NARROW_MM ? along.slice(0, 2) : [...along, ...corners];
+  const reach = (way: number, half: number, share: number) => way * half * share;
+  return {
+    box, pour: { xMm: cx, yMm: cy, radiusMm: Math.min(widthMm, heightMm) * POUR_SHARE },
+    scrapes: ways.map(([dx, dy], index) => ({
+      order: index + 1, x1: cx + reach(dx, widthMm / 2, FIRST_SHARE), y1: cy + reach(dy, heightMm / 2, FIRST_SHARE), x2: cx + reach(dx, widthMm / 2, LAST_SHARE), y2: cy + reach(dy, heightMm / 2, LAST_SHARE),
+    })),
+    creases: [{ x1: cx, y1: yMm, x2: cx, y2: yMm + heightMm }, { x1: xMm, y1: cy, x2: xMm + widthMm, y2: cy }],
+    holds: [{ xMm, yMm }, { xMm: xMm + widthMm, yMm: yMm + heightMm }],
+  };
+}
