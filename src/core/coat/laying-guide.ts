@@ -24,20 +24,22 @@ const LEAST_BLOCK_MM2 = 400;
 const NARROW_MM = 60;
 const FIRST_SHARE = 0.1;
 const LAST_SHARE = 0.92;
+const STEP_SHARE = 0.03;
 const POUR_SHARE = 0.07;
 const SUPPORT_SHARE = 0.8;
 
 export function layingGuide(blank: Blank, landed: readonly Ring[], surface: SurfaceRecord): LayingGuide | null {
-  const boxes = landed.map((ring) => ringsBox([ring])).filter((box) => box.widthMm * box.heightMm >= LEAST_BLOCK_MM2);
-  if (boxes.length === 0) return null;
-  const outer = boxes.filter((box, index) => !boxes.some((other, at) => at !== index && holds(other, box) && (!holds(box, other) || at < index)));
+  const rings = landed.map((ring) => ({ ring, box: ringsBox([ring]) })).filter(({ box }) => box.widthMm * box.heightMm >= LEAST_BLOCK_MM2);
+  if (rings.length === 0) return null;
+  // Holes lie inside another ring.
+  const outer = rings.filter(({ box }, index) => !rings.some((other, at) => at !== index && holds(other.box, box) && (!holds(box, other.box) || at < index)));
   const whole = ringsBox(landed);
   const front = blank.front;
   const offset = (edge: Offset['edge'], mm: number, line: Line): Offset => ({ edge, mm, line });
   const [cx, cy] = [whole.xMm + whole.widthMm / 2, whole.yMm + whole.heightMm / 2];
   const [right, bottom] = [front.xMm + front.widthMm, front.yMm + front.heightMm];
   return {
-    blocks: outer.map(blockOf),
+    blocks: outer.map(({ ring, box }) => blockOf(ring, box)),
     offsets: [
       offset('left', whole.xMm - front.xMm, { x1: front.xMm, y1: cy, x2: whole.xMm, y2: cy }), offset('top', whole.yMm - front.yMm, { x1: cx, y1: front.yMm, x2: cx, y2: whole.yMm }),
       offset('right', right - whole.xMm - whole.widthMm, { x1: whole.xMm + whole.widthMm, y1: cy, x2: right, y2: cy }), offset('bottom', bottom - whole.yMm - whole.heightMm, { x1: cx, y1: whole.yMm + whole.heightMm, x2: cx, y2: bottom }),
@@ -49,20 +51,37 @@ export function layingGuide(blank: Blank, landed: readonly Ring[], surface: Surf
 const holds = (outer: RectMm, inner: RectMm): boolean =>
   outer.xMm <= inner.xMm && outer.yMm <= inner.yMm && outer.xMm + outer.widthMm >= inner.xMm + inner.widthMm && outer.yMm + outer.heightMm >= inner.yMm + inner.heightMm;
 
-function blockOf(box: RectMm): GuideBlock {
+function blockOf(ring: Ring, box: RectMm): GuideBlock {
   const { xMm, yMm, widthMm, heightMm } = box;
   const [cx, cy] = [xMm + widthMm / 2, yMm + heightMm / 2];
   const wide = widthMm >= heightMm;
   const along: [number, number][] = wide ? [[1, 0], [-1, 0], [0, 1], [0, -1]] : [[0, 1], [0, -1], [1, 0], [-1, 0]];
   const corners: [number, number][] = [[1, 1], [-1, -1], [1, -1], [-1, 1]];
   const ways = Math.min(widthMm, heightMm) <= NARROW_MM ? along.slice(0, 2) : [...along, ...corners];
-  const reach = (way: number, half: number, share: number) => way * half * share;
   return {
     box, pour: { xMm: cx, yMm: cy, radiusMm: Math.min(widthMm, heightMm) * POUR_SHARE },
-    scrapes: ways.map(([dx, dy], index) => ({
-      order: index + 1, x1: cx + reach(dx, widthMm / 2, FIRST_SHARE), y1: cy + reach(dy, heightMm / 2, FIRST_SHARE), x2: cx + reach(dx, widthMm / 2, LAST_SHARE), y2: cy + reach(dy, heightMm / 2, LAST_SHARE),
-    })),
+    scrapes: ways.map(([dx, dy], index) => {
+      // A stroke ends where the print does: on a round or cut shape short of the box.
+      const at = (share: number) => ({ xMm: cx + (dx * widthMm * share) / 2, yMm: cy + (dy * heightMm * share) / 2 });
+      let share = LAST_SHARE;
+      while (share > FIRST_SHARE + STEP_SHARE && !inside(ring, at(share))) share -= STEP_SHARE;
+      const [from, to] = [at(FIRST_SHARE), at(share)];
+      return { order: index + 1, x1: from.xMm, y1: from.yMm, x2: to.xMm, y2: to.yMm };
+    }),
     creases: [{ x1: cx, y1: yMm, x2: cx, y2: yMm + heightMm }, { x1: xMm, y1: cy, x2: xMm + widthMm, y2: cy }],
-    holds: [{ xMm, yMm }, { xMm: xMm + widthMm, yMm: yMm + heightMm }],
+    holds: [extreme(ring, -1), extreme(ring, 1)],
   };
+}
+
+/** The corner furthest up and left (-1) or down and right (1). */
+const extreme = (ring: Ring, way: 1 | -1): { xMm: number; yMm: number } => ring.reduce((best, point) => (way * (point.xMm + point.yMm) > way * (best.xMm + best.yMm) ? point : best));
+
+/** Whether a point lies inside a ring: crossings of a line to the right are counted. */
+function inside(ring: Ring, { xMm, yMm }: { xMm: number; yMm: number }): boolean {
+  let odd = false;
+  ring.forEach((a, index) => {
+    const b = ring[(index + 1) % ring.length];
+    if (a.yMm > yMm !== b.yMm > yMm && xMm < ((b.xMm - a.xMm) * (yMm - a.yMm)) / (b.yMm - a.yMm) + a.xMm) odd = !odd;
+  });
+  return odd;
 }

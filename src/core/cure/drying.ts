@@ -26,6 +26,8 @@ export const FAN_FACTOR = 0.7;
 export const COVER_FACTORS: Readonly<Record<Cover, number>> = { open: 1, weighted: 1.3, covered: 1.8 };
 const LEAST_FACTOR = 0.4;
 const GREATEST_FACTOR = 4;
+const SLOWEST_RATE = 1 / GREATEST_FACTOR;
+const FASTEST_RATE = 1 / LEAST_FACTOR;
 const MS_PER_HOUR = 3_600_000;
 
 /** @param filmShare wet film ÷ nominal film; @param surfaceFactor 1 for painted wood */
@@ -82,15 +84,20 @@ export function changingDrying(course: AirCourse, still: number, startAt: number
   return { gathered: (hours) => totalAt(startAt + hours * MS_PER_HOUR) - begun, hoursFor: (labelHours) => (instantOf(begun + labelHours) - startAt) / MS_PER_HOUR };
 }
 
-/** Label hours gathered by the start of each step of a course, with one entry more for its end. The sum of the rate 1 ÷ factor. */
-export function gatheredOver({ vpdKpa, stepMs }: AirCourse, still: number): Float64Array {
-  const gathered = new Float64Array(vpdKpa.length + 1);
+/**
+ * Label hours gathered by the start of each step of a course, with one entry more for its end. The sum of the rate 1 ÷ factor.
+ *
+ * @param into filled and returned; made where it is not given: many long courses are faster in one
+ */
+export function gatheredOver({ vpdKpa, stepMs }: Pick<AirCourse, 'vpdKpa' | 'stepMs'>, still: number, into?: Float64Array): Float64Array {
+  const gathered = into ?? new Float64Array(vpdKpa.length + 1);
+  gathered[0] = 0;
   const stepHours = stepMs / MS_PER_HOUR;
   const rateOfDeficit = 1 / (REFERENCE_VPD_KPA * still);
   let total = 0;
   for (let step = 0; step < vpdKpa.length; step++) {
     const rate = vpdKpa[step] * rateOfDeficit;
-    total += stepHours * (rate < 1 / GREATEST_FACTOR ? 1 / GREATEST_FACTOR : rate > 1 / LEAST_FACTOR ? 1 / LEAST_FACTOR : rate);
+    total += stepHours * (rate < SLOWEST_RATE ? SLOWEST_RATE : rate > FASTEST_RATE ? FASTEST_RATE : rate);
     gathered[step + 1] = total;
   }
   return gathered;

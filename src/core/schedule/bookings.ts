@@ -32,17 +32,28 @@ class Intervals {
 /** One pair of hands: free stretches with what is booked in them. */
 export class Hands {
   private readonly booked = new Intervals();
+  /** Minutes left in each free stretch: one that is nearly full is passed over unseen. */
+  private readonly left: Float64Array;
   /** @param grid starts lie on multiples of it */
-  constructor(private readonly windows: readonly FreeWindow[], private readonly grid: number) {}
+  constructor(private readonly windows: readonly FreeWindow[], private readonly grid: number) {
+    this.left = Float64Array.from(windows, (window) => window.until - window.from);
+  }
 
-  book(from: number, minutes: number): void { this.booked.add(from, from + minutes); }
-  free(from: number, minutes: number): void { this.booked.remove(from, from + minutes); }
+  book(from: number, minutes: number): void { this.booked.add(from, from + minutes); this.take(from, minutes); }
+  free(from: number, minutes: number): void { this.booked.remove(from, from + minutes); this.take(from, -minutes); }
+
+  private take(from: number, minutes: number): void {
+    const at = windowAt(this.windows, from);
+    // What is pinned outside free time, or across its end, takes nothing that counts.
+    if (at < this.windows.length && this.windows[at].from <= from && from + Math.abs(minutes) <= this.windows[at].until) this.left[at] -= minutes;
+  }
 
   /** The earliest start from a minute on where `minutes` fit into one free stretch; Infinity where none is left. */
   earliest(from: number, minutes: number): number {
     const { windows, booked, grid } = this;
     const onGrid = (minute: number) => Math.ceil(minute / grid) * grid;
     for (let index = windowAt(windows, from); index < windows.length; index++) {
+      if (this.left[index] < minutes) continue;
       const window = windows[index];
       let start = onGrid(Math.max(from, window.from));
       if (start + minutes > window.until) continue;
@@ -105,13 +116,24 @@ export class PlaceUse {
     if (until <= from) return null;
     if (this.places < 1) return { firstFreeAt: Infinity, takenFrom: -Infinity };
     const { booked } = this;
-    const over: number[] = [];
-    for (let at = booked.after(from - this.longest - 1); at < booked.from.length && booked.from[at] < until; at++) if (booked.until[at] > from) over.push(at);
-    if (over.length < this.places) return null;
-    for (const at of over) {
+    const first = booked.after(from - this.longest - 1);
+    let count = 0;
+    let beyond = first;
+    for (; beyond < booked.from.length && booked.from[beyond] < until; beyond++) if (booked.until[beyond] > from) count++;
+    if (count < this.places) return null;
+    for (let at = first; at < beyond; at++) {
+      if (booked.until[at] <= from) continue;
       const moment = Math.max(from, booked.from[at]);
-      const then = over.filter((other) => booked.from[other] <= moment && booked.until[other] > moment);
-      if (then.length >= this.places) return { firstFreeAt: Math.min(...then.map((one) => booked.until[one])), takenFrom: Math.max(...then.map((one) => booked.from[one])) };
+      let taken = 0;
+      let firstFreeAt = Infinity;
+      let takenFrom = -Infinity;
+      for (let other = first; other < beyond && booked.from[other] <= moment; other++) {
+        if (booked.until[other] <= moment) continue;
+        taken++;
+        if (booked.until[other] < firstFreeAt) firstFreeAt = booked.until[other];
+        if (booked.from[other] > takenFrom) takenFrom = booked.from[other];
+      }
+      if (taken >= this.places) return { firstFreeAt, takenFrom };
     }
     return null;
   }

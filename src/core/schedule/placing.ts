@@ -13,6 +13,11 @@ export interface Bench {
   followers: readonly (readonly number[])[];
   /** The step that must follow within a step's latest wait, -1 for none. */
   tied: Int32Array;
+  /** How many steps each waits for, and the steps that nothing holds back or that are pinned. */
+  waitsFor: Int32Array;
+  ofPiece: readonly (readonly number[])[];
+  pinned: readonly number[];
+  unplaced: Float64Array;
 }
 
 export function benchOf(instance: Instance): Bench {
@@ -21,23 +26,30 @@ export function benchOf(instance: Instance): Bench {
   tasks.forEach((task, index) => task.after.forEach((before) => followers[before].push(index)));
   const tied = new Int32Array(tasks.length).fill(-1);
   tasks.forEach(({ wait }, index) => { if (wait.maxMinutes !== null && followers[index].length > 0) tied[index] = followers[index][0]; });
-  return { instance, ripeness: ripenessOf(instance), followers, tied };
+  return {
+    instance, ripeness: ripenessOf(instance), followers, tied, waitsFor: Int32Array.from(tasks, (task) => task.after.length), pinned: [...tasks.keys()].filter((index) => tasks[index].pinnedAt !== null),
+    ofPiece: instance.pieces.map((_, piece) => [...tasks.keys()].filter((index) => tasks[index].piece === piece)),
+    unplaced: new Float64Array(tasks.length).fill(NaN),
+  };
 }
 
 /** A schedule being made. */
 export class Placing {
   readonly starts: Starts;
+  /** When each placed step's wait is over. */
+  private readonly ripe: Float64Array;
   private readonly hands: Hands;
   private readonly use: Record<PlaceId, PlaceUse>;
 
   constructor(private readonly bench: Bench) {
     const { instance } = bench;
-    this.starts = new Float64Array(instance.tasks.length).fill(NaN);
+    this.starts = bench.unplaced.slice();
+    this.ripe = bench.unplaced.slice();
     this.hands = new Hands(instance.windows, instance.gridMinutes);
     this.use = { bench: new PlaceUse(instance.places.bench), rack: new PlaceUse(instance.places.rack), oven: new PlaceUse(instance.places.oven) };
   }
 
-  ripeAt = (index: number): number => this.bench.ripeness.ripeAt(this.task(index), this.starts[index] + this.task(index).minutes);
+  ripeAt(index: number): number { return this.ripe[index]; }
 
   /** The earliest minute at which a step's predecessors, as far as they are placed, let it begin. */
   lowerBound(index: number): number {
@@ -51,6 +63,7 @@ export class Placing {
     const task = this.task(index);
     const end = start + task.minutes;
     this.starts[index] = start;
+    this.ripe[index] = this.bench.ripeness.ripeAt(task, end);
     this.hands.book(start, task.minutes);
     this.use.bench.book(start, end);
     if (task.wait.place) this.use[task.wait.place].book(end, this.ripeAt(index));
@@ -64,11 +77,18 @@ export class Placing {
     this.use.bench.free(this.starts[index], end);
     if (task.wait.place) this.use[task.wait.place].free(end, this.ripeAt(index));
     this.starts[index] = NaN;
+    this.ripe[index] = NaN;
   }
 
   /** Places a step, and those tied to it, from a minute on. False where there is no place within the windows. */
   placeFrom(index: number, from: number): boolean {
     const chain = this.chainOf(index);
+    if (chain.length === 1 && this.bench.tied[index] < 0) {
+      const start = this.earliestOf(index, from);
+      if (start === Infinity) return false;
+      this.book(index, start);
+      return true;
+    }
     const starts = this.earliestChain(chain, from);
     if (!starts) return false;
     chain.forEach((one, at) => this.book(one, starts[at]));
@@ -161,19 +181,20 @@ const MOST_TRIES = 4000;
 
 /** A schedule from an order of keys: among the steps whose predecessors are placed, the one with the least key is next. Pinned ones are booked first. */
 export function placeByKeys(bench: Bench, keys: ArrayLike<number>): Starts {
-  const { instance: { tasks }, followers } = bench;
+  const { instance: { tasks }, followers, pinned } = bench;
   const placing = new Placing(bench);
-  const waiting = Int32Array.from(tasks, (task) => task.after.length);
+  const waiting = bench.waitsFor.slice();
   const open: number[] = [];
-  tasks.forEach((task, index) => { if (task.pinnedAt !== null) placing.book(index, task.pinnedAt); });
-  tasks.forEach((_, index) => { if (waiting[index] === 0) open.push(index); });
-  const release = (index: number) => followers[index].forEach((next) => { if (--waiting[next] === 0) open.push(next); });
+  for (const index of pinned) placing.book(index, tasks[index].pinnedAt ?? 0);
+  for (let index = 0; index < waiting.length; index++) if (waiting[index] === 0) open.push(index);
   while (open.length > 0) {
     let best = 0;
-    for (let at = 1; at < open.length; at++) if (keys[open[at]] < keys[open[best]]) best = at;
-    const [index] = open.splice(best, 1);
+    for (let at = 1; at < open.length; at++) if (keys[open[at]] < keys[open[best]] || (keys[open[at]] === keys[open[best]] && open[at] < open[best])) best = at;
+    const index = open[best];
+    open[best] = open[open.length - 1];
+    open.pop();
     if (Number.isNaN(placing.starts[index]) && !placing.placeFrom(index, placing.lowerBound(index))) continue;
-    release(index);
+    for (const next of followers[index]) if (--waiting[next] === 0) open.push(next);
   }
   return placing.starts;
 }

@@ -10,7 +10,7 @@ import { searchOn } from './search';
 export interface Repaired { starts: Starts; moved: number[]; how: 'kept' | 'fitted' | 'pushed' | 'anew' }
 
 /** @param before starts as they were; NaN where a step is new */
-export function repairSchedule(instance: Instance, before: Starts, search: { tries: number; seed: number; enough?: () => boolean }): Repaired {
+export function repairSchedule(instance: Instance, before: Starts, search: { tries: number; seed: number; progress?: () => number }): Repaired {
   const bench = benchOf(instance);
   const fitted = roundWhatStays(bench, before);
   const pushed = pushedOn(bench, before);

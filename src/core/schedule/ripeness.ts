@@ -6,18 +6,20 @@ export interface Ripeness { ripeAt: (task: Task, end: number) => number; latestE
 
 const MS_PER_MINUTE = 60_000;
 
-export function ripenessOf({ room }: Instance): Ripeness {
+export function ripenessOf({ room, tasks }: Pick<Instance, 'room' | 'tasks'>): Ripeness {
   const tables = new Map<number, Float64Array>();
+  const ofTask = new Map<Task, Float64Array>();
   const tableOf = (still: number): Float64Array => {
     const key = Math.round(still * 1000);
     let table = tables.get(key);
     if (!table) {
       const { vpdKpa, stepMinutes } = room ?? { vpdKpa: [REFERENCE_KPA], stepMinutes: 60 };
-      table = gatheredOver({ fromAt: 0, stepMs: stepMinutes * MS_PER_MINUTE, vpdKpa: Float64Array.from(vpdKpa), temperatureC: new Float64Array(vpdKpa.length), bridged: [] }, still).map((hours) => hours * 60);
+      table = gatheredOver({ stepMs: stepMinutes * MS_PER_MINUTE, vpdKpa: Float64Array.from(vpdKpa) }, still).map((hours) => hours * 60);
       tables.set(key, table);
     }
     return table;
   };
+  for (const task of tasks) if (task.wait.drying) ofTask.set(task, tableOf(task.wait.drying.still));
   const step = room?.stepMinutes ?? 60;
   const gathered = (table: Float64Array, minute: number): number => {
     const last = table.length - 1;
@@ -40,10 +42,11 @@ export function ripenessOf({ room }: Instance): Ripeness {
     return (low + (total - table[low]) / (table[low + 1] - table[low])) * step;
   };
   return {
-    ripeAt: ({ wait }, end) => {
+    ripeAt: (task, end) => {
+      const { wait } = task;
       const byClock = end + wait.minMinutes;
       if (!wait.drying) return byClock;
-      const table = tableOf(wait.drying.still);
+      const table = ofTask.get(task) ?? tableOf(wait.drying.still);
       return Math.max(byClock, Math.ceil(minuteOf(table, gathered(table, end) + wait.drying.labelMinutes) - 1e-6));
     },
     latestEnd: ({ wait }, ripe) => {

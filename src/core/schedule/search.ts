@@ -10,15 +10,18 @@ import { benchOf, outcomeOf, placeByKeys, type Bench } from './placing';
 export interface SearchLimits {
   tries: number;
   seed: number;
-  /** Asked every few tries; true ends the search with the best so far. */
-  enough?: () => boolean;
+  /** The share of its time that is used up, asked every few tries; from 1 on the search ends with the best so far. */
+  progress?: () => number;
 }
 
 export interface Found { starts: Starts; cost: number; tries: number }
 
-const FIRST_HEAT = 0.06;
+const FIRST_HEAT = 0.006;
 const LAST_HEAT = 0.0004;
 const ASK_EVERY = 8;
+/** First a few orders drawn by chance, to begin from a good one. */
+const DRAWN_SHARE = 0.1;
+const MOST_DRAWN = 200;
 const SHORTEST_ROUND = 120;
 const ROUND_PER_STEP = 10;
 
@@ -27,7 +30,7 @@ export function searchSchedule(instance: Instance, limits: SearchLimits): Found 
   return searchOn(bench, limits);
 }
 
-export function searchOn(bench: Bench, { tries, seed, enough = () => false }: SearchLimits): Found {
+export function searchOn(bench: Bench, { tries, seed, progress = () => 0 }: SearchLimits): Found {
   const chance = seededChance(seed);
   const { tasks, pieces } = bench.instance;
   let best: Found = { starts: new Float64Array(0), cost: Infinity, tries: 0 };
@@ -41,17 +44,26 @@ export function searchOn(bench: Bench, { tries, seed, enough = () => false }: Se
   const round = Math.max(SHORTEST_ROUND, tasks.length * ROUND_PER_STEP);
   const tails = tailsOf(bench);
   let tried = 0;
+  let used = 0;
+  for (; tried < Math.min(tries * DRAWN_SHARE, MOST_DRAWN) && used < DRAWN_SHARE; tried++) {
+    const starts = placeByKeys(bench, drawn(bench, tails, chance));
+    const { cost } = outcomeOf(bench, starts);
+    if (cost < best.cost) best = { starts, cost, tries: tried };
+    if (tried % ASK_EVERY === 0) used = progress();
+  }
   for (let rounds = 0; tried < tries; rounds++) {
     let current = rounds % 2 === 0 ? ranksOf(best.starts) : drawn(bench, tails, chance);
-    let cost = outcomeOf(bench, placeByKeys(bench, current)).cost;
+    let { cost, tardiness } = outcomeOf(bench, placeByKeys(bench, current));
     for (let step = 0; step < round && tried < tries; step++) {
-      if (tried % ASK_EVERY === 0 && enough()) return { ...best, tries: tried };
-      const heat = FIRST_HEAT * (LAST_HEAT / FIRST_HEAT) ** (step / round);
-      const starts = placeByKeys(bench, changed(current, bench, chance, pieces.length));
+      if (tried % ASK_EVERY === 0) used = progress();
+      if (used >= 1) return { ...best, tries: tried };
+      // A round that time will cut short cools with the time.
+      const heat = FIRST_HEAT * (LAST_HEAT / FIRST_HEAT) ** Math.max(step / round, used);
+      const starts = placeByKeys(bench, changed(current, bench, chance, tardiness));
       const outcome = outcomeOf(bench, starts);
       tried++;
       if (outcome.cost < best.cost - 1e-9) best = { starts, cost: outcome.cost, tries: tried };
-      if (outcome.cost <= cost || chance() < Math.exp((cost - outcome.cost) / (heat * (best.cost / pieces.length)))) { current = ranksOf(starts); cost = outcome.cost; }
+      if (outcome.cost <= cost || chance() < Math.exp((cost - outcome.cost) / (heat * (best.cost / pieces.length)))) { current = ranksOf(starts); ({ cost, tardiness } = outcome); }
     }
   }
   return { ...best, tries: tried };
@@ -107,36 +119,52 @@ function wholeOf({ instance: { tasks, pieces } }: Bench, tails: Float64Array): F
 }
 
 function ranksOf(values: ArrayLike<number>): Float64Array {
-  const order = Array.from(values, (value, index) => ({ value: Number.isNaN(value) ? Infinity : value, index })).sort((a, b) => a.value - b.value || a.index - b.index);
-  const ranks = new Float64Array(values.length);
-  order.forEach(({ index }, rank) => { ranks[index] = rank; });
+  const of = Float64Array.from(values, (value) => (Number.isNaN(value) ? Infinity : value));
+  const order = Uint32Array.from(of, (_, index) => index).sort((a, b) => of[a] - of[b] || a - b);
+  const ranks = new Float64Array(of.length);
+  for (let rank = 0; rank < order.length; rank++) ranks[order[rank]] = rank;
   return ranks;
 }
 
-/** A neighbour: a step moved in the order, two steps exchanged, or a whole piece moved forward or back. */
-function changed(keys: Float64Array, { instance: { tasks } }: Bench, chance: () => number, pieces: number): Float64Array {
-  const next = Float64Array.from(keys);
-  const kind = chance();
+/** A stretch of the order, short ones as often as long ones. */
+const stretch = (count: number, chance: () => number): number => count ** chance() + 0.5;
+
+/** A neighbour of an order: a step or two moved, a piece or what is left of one moved, two pieces exchanged; late pieces forward more often. */
+function changed(keys: Float64Array, bench: Bench, chance: () => number, tardiness: readonly number[]): Float64Array {
+  const next = keys.slice();
   const count = keys.length;
-  const pick = Math.floor(chance() * count);
-  const { piece } = tasks[pick];
-  if (kind < 0.3) next[pick] += (chance() - 0.5) * count * (chance() < 0.5 ? 0.2 : 1);
-  else if (kind < 0.45) {
-    const other = Math.floor(chance() * count);
-    [next[pick], next[other]] = [next[other], next[pick]];
-  } else if (kind < 0.7) {
-    const shift = (chance() - 0.5) * count * (chance() < 0.5 ? 0.3 : 1.5);
-    tasks.forEach((task, index) => { if (task.piece === piece && (kind < 0.6 || index >= pick)) next[index] += shift; });
-  } else if (kind < 0.85) {
-    // A piece, or the rest of one, before everything else, or after it.
-    const shift = (chance() < 0.7 ? -1 : 1) * count * 2;
-    tasks.forEach((task, index) => { if (task.piece === piece && (kind < 0.78 || index >= pick)) next[index] += shift; });
-  } else {
-    const other = Math.floor(chance() * pieces);
-    // Two pieces change their places in the order.
-    const of = (which: number) => { let least = Infinity; tasks.forEach((task, index) => { if (task.piece === which) least = Math.min(least, keys[index]); }); return least; };
-    const apart = of(piece) - of(other);
-    tasks.forEach((task, index) => { if (task.piece === piece) next[index] -= apart; else if (task.piece === other) next[index] += apart; });
+  const pieces = tardiness.length;
+  const { tasks } = bench.instance;
+  const any = (below: number) => Math.floor(chance() * below);
+  const move = (piece: number, by: number, whole: boolean) => {
+    const own = bench.ofPiece[piece];
+    const from = whole ? -Infinity : keys[own[any(own.length)]];
+    for (const index of own) if (keys[index] >= from) next[index] += by;
+  };
+  const kind = chance();
+  if (kind < FORWARD) {
+    let piece = any(pieces);
+    if (chance() < LATE_FIRST) for (let tried = 0; tried < pieces; tried++) if (tardiness[(piece + tried) % pieces] > 0) { piece = (piece + tried) % pieces; break; }
+    move(piece, -stretch(count, chance), chance() < 0.5);
+  } else if (kind < ONE_STEP) next[any(count)] += (chance() < 0.5 ? -1 : 1) * stretch(count, chance);
+  else if (kind < TWO_STEPS) {
+    const [one, other] = [any(count), any(count)];
+    [next[one], next[other]] = [next[other], next[one]];
+  } else if (kind < ONE_PIECE) move(tasks[any(count)].piece, (chance() < 0.5 ? -1 : 1) * stretch(count, chance), chance() < 0.6);
+  else if (kind < TO_THE_END) move(tasks[any(count)].piece, (chance() < 0.7 ? -1 : 1) * count * 2, chance() < 0.55);
+  else {
+    const [one, other] = [any(pieces), any(pieces)];
+    const first = (piece: number) => bench.ofPiece[piece].reduce((least, index) => Math.min(least, keys[index]), Infinity);
+    const apart = first(one) - first(other);
+    if (one !== other && Number.isFinite(apart)) { move(one, -apart, true); move(other, apart, true); }
   }
   return next;
 }
+
+/** Shares of the kinds of move, one after the other. */
+const FORWARD = 0.4;
+const LATE_FIRST = 0.7;
+const ONE_STEP = 0.58;
+const TWO_STEPS = 0.66;
+const ONE_PIECE = 0.82;
+const TO_THE_END = 0.91;

@@ -9,7 +9,8 @@ type Units = ReturnType<typeof useUnits>;
 export function layingWords(step: LayingStep, binder: BinderRecord, units: Units): string {
   switch (step.code) {
     case 'ready-tools': return 'Hands clean and dry, paper trimmed, everything within reach: once the coat is on there is no time to look for it.';
-    case 'mark-placement': return `Mark the corner with pencil: ${units.length(step.leftMm)} from the left edge, ${units.length(step.topMm)} from the top.`;
+    case 'mark-placement': if (step.leftMm < 0.5 && step.topMm < 0.5) return 'Line the print up with the edges: mark the middle of two sides, on the paper and on the piece.';
+      return `Mark the corner with pencil: ${units.length(step.leftMm)} from the left edge, ${units.length(step.topMm)} from the top.`;
     case 'support-middle': return 'Put a book under the middle of the canvas so that it does not give.';
     case 'barrier-inside': return 'Put baking parchment inside the cloth, and tape it flat.';
     case 'bed-coat': return `First coat: spread ${units.volume(step.volumeMl)} evenly and let it dry ${formatDuration(step.dryHours)}.`;

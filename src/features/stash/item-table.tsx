@@ -1,3 +1,4 @@
+import { format } from 'date-fns';
 import { drawnFrom, leftOf } from '@/storage';
 import type { Piece, StashItem } from '@/records';
 import { useUnits } from '@/ui';
@@ -25,7 +26,7 @@ export function ItemTable({ items, users, onEdit }: { items: readonly StashItem[
                 {left !== null && full !== null && full > 0 && item.unit === 'ml' && <span className={css.level} aria-hidden><span style={{ width: `${Math.min(100, (left / full) * 100)}%` }} data-low={left / full < 0.2} /></span>}
               </td>
               <td>{item.price === null ? '' : item.price.toFixed(2)}{item.price !== null && item.size !== null && item.unit === 'ml' && <span className={css.of}> {((item.price / item.size) * 100).toFixed(2)} for 100 ml</span>}</td>
-              <td>{item.openedOn ?? ''}</td>
+              <td>{item.openedOn ? format(new Date(`${item.openedOn}T12:00:00`), 'd MMM yyyy') : ''}</td>
               <td className={css.quiet}>{[...label, ...drawnFrom(item, users).map(({ name, amount: taken }) => `${name} ${amount(taken, item)}`)].join(', ')}</td>
             </tr>
           );
