@@ -5,9 +5,15 @@ import { FORMATS } from '@/testing/formats';
 import { NOW, readyPiece } from '@/testing/builders';
 import { DEFAULT_SETTINGS, PIECE_MIGRATIONS, PIECE_VERSION, checkPiece, migrateToCurrent, newPiece, readPiece, readSettings } from './index';
 
+/** A piece as version 4 stored it. */
+function versionFour() {
+  const { work: _w, cure: { cover: _c, oven: _o, through: _t, signs: _s, ...cure }, ...piece } = readyPiece();
+  return { ...piece, version: 4, cure };
+}
+
 /** A piece as version 3 stored it. */
 function versionThree() {
-  const { sheet: { form: _f, copies: _p, motif: _m, proof: _r, order: _o, ...sheet }, ...piece } = readyPiece();
+  const { sheet: { form: _f, copies: _p, motif: _m, proof: _r, order: _o, ...sheet }, ...piece } = versionFour();
   return { ...piece, version: 3, sheet };
 }
 
@@ -44,6 +50,10 @@ const CASES: Readonly<Record<number, () => void>> = {
   3: () => {
     expect(readPiece(versionThree())).toEqual({ ok: true, value: readyPiece() });
     expect(readPiece({ ...versionThree(), sheet: { ...versionThree().sheet, overlapMm: 4 } })).toMatchObject({ ok: true, value: { sheet: { overlapMm: 4, copies: 1, form: { parts: 'skip', edge: 'cut' } } } });
+  },
+  4: () => {
+    expect(readPiece(versionFour())).toEqual({ ok: true, value: readyPiece() });
+    expect(readPiece({ ...versionFour(), cure: { ...versionFour().cure, labelHours: 9 } })).toMatchObject({ ok: true, value: { cure: { labelHours: 9, through: 'typed', cover: 'open', oven: null, signs: [] }, work: { done: [], draws: [] } } });
   },
 };
 

@@ -17,6 +17,9 @@ const MOST_TURNS = 20_000;
  */
 export function readBusyTimes(text: string, fromAt: number, untilAt: number): Result<BusyTime[], BusyCode> {
   if (text.length > MOST_CALENDAR_BYTES) return fail('calendar-too-large', `expected at most ${MOST_CALENDAR_BYTES} characters, got ${text.length}`);
+  // The parser takes a file that was cut short for a shorter one.
+  const times = (mark: string) => text.split(mark).length;
+  if (times('BEGIN:VCALENDAR') !== times('END:VCALENDAR')) return fail('calendar-unreadable', 'expected an end for each calendar');
   let component: ICAL.Component;
   try {
     const parsed = ICAL.parse(text) as unknown[];

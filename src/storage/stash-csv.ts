@@ -13,11 +13,12 @@ export type CsvCode = 'csv-too-large' | 'csv-no-header' | 'csv-empty';
 
 const MOST_BYTES = 2_000_000;
 const MOST_ROWS = 2000;
-const FORMULA = /^[=+\-@\t\r]/;
+/** What a spreadsheet may run, and the quote itself, so that it can be told from one that was put there. */
+const GUARDED = /^['=+\-@\t\r]/;
 
 /** A cell that a spreadsheet would run as a formula is kept from it by a quote, which reading takes off again. */
-const escaped = (text: string): string => (FORMULA.test(text) ? `'${text}` : text);
-const unescaped = (text: string): string => (text.startsWith("'") && FORMULA.test(text.slice(1)) ? text.slice(1) : text);
+const escaped = (text: string): string => (GUARDED.test(text) ? `'${text}` : text);
+const unescaped = (text: string): string => (text.startsWith("'") && GUARDED.test(text.slice(1)) ? text.slice(1) : text);
 
 export function writeStashCsv(items: readonly StashItem[], leftOf: (item: StashItem) => number | null): string {
   const figure = (value: number | null) => (value === null ? '' : String(Number(value.toFixed(3))));

@@ -1,0 +1,67 @@
+import { NOTHING_SAID } from '@/core/method';
+import type { Piece } from '@/records';
+import { HOUR, NOW, PICTURE, readyPiece } from '@/testing/builders';
+import { applyPatch, completeStep, foresee, paceOf, planPiece, revokeStep, runSteps, stationOfStep, type RunStep } from './index';
+
+const plan = (piece: Piece) => planPiece(piece, PICTURE, NOW);
+const stepsOf = (piece: Piece) => runSteps(piece, plan(piece));
+const done = (piece: Piece, id: string, at: number, minutes: number | null = null) => { const step = stepsOf(piece).find((one) => one.id === id); if (!step) throw new Error(id); return applyPatch(piece, completeStep(piece, step, at, minutes, [{ item: 'gel', amount: 20 }])); };
+
+describe('steps done', () => {
+  it('each is recorded where its station looks for it, and in the record of the work', () => {
+    let piece = readyPiece({ surface: { ...readyPiece().surface, baseCoat: 'gesso' } });
+    const ids = stepsOf(piece).map(({ id }) => id);
+    ids.forEach((id, index) => {
+      expect(stepsOf(piece).find((one) => one.id === id)?.doneAt).toBeNull();
+      piece = done(piece, id, NOW + index * 40 * HOUR, 7);
+      expect(stepsOf(piece).find((one) => one.id === id)?.doneAt).toBe(NOW + index * 40 * HOUR);
+    });
+    expect(piece.lay.laidAt).not.toBeNull();
+    expect(piece.rub.done).toHaveLength(3);
+    expect(piece.seal.coatsAt).toHaveLength(2);
+    expect(piece.work.done.map(({ step }) => step)).toEqual(ids);
+    expect(piece.work.draws).toHaveLength(ids.length);
+    expect(stepsOf(piece).every((step: RunStep) => step.doneAt !== null)).toBe(true);
+  });
+
+  it('taken back, its draws go back too; done twice it counts once', () => {
+    const once = done(readyPiece(), 'lay', NOW);
+    const twice = done({ ...once, lay: { ...once.lay, laidAt: null } }, 'lay', NOW + 1);
+    expect(twice.work.draws).toEqual([{ step: 'lay', item: 'gel', amount: 20, at: NOW + 1 }]);
+    expect(applyPatch(twice, revokeStep(twice, 'lay')).work).toEqual({ done: [], draws: [] });
+  });
+
+  it('what waits is ripe when its own clock says', () => {
+    const coated = done(readyPiece({ surface: { ...readyPiece().surface, baseCoat: 'gesso' } }), 'base-coat', NOW);
+    expect(stepsOf(coated).find(({ id }) => id === 'base-coat')?.ripeAt).toBe(NOW + 4 * HOUR);
+    const laid = done(readyPiece(), 'lay', NOW);
+    expect(stepsOf(laid).find(({ id }) => id === 'lay')?.ripeAt).toBe(NOW + 16 * HOUR);
+    expect(stepsOf(laid).find(({ id }) => id === 'print')?.doneAt).toBe(0);
+  });
+});
+
+describe('pace', () => {
+  const worked = (step: string, minutes: number | null, planned: number): Pick<Piece, 'work'> => ({ work: { done: [{ step, at: NOW, minutes, planned }], draws: [] } });
+  it('is the usual until something was measured, and never runs away', () => {
+    expect(paceOf([])).toEqual({});
+    expect(paceOf([worked('lay', null, 15)])).toEqual({});
+    expect(paceOf([worked('pass-1', 24, 12)]).rub).toBeCloseTo((24 + 30) / 42, 6);
+    expect(paceOf(Array.from({ length: 40 }, () => worked('seal-1', 200, 10))).seal).toBe(3);
+    expect(paceOf([worked('print', 5, 10), worked('print', 5, 10)]).sheet).toBeLessThan(1);
+  });
+  it('knows a step’s station by its id', () => {
+    for (const step of stepsOf(readyPiece())) expect(stationOfStep(step.id)).toBe(step.station);
+  });
+});
+
+describe('a piece as the schedule takes it', () => {
+  it('has the best method where none is chosen, and says what it lacks', () => {
+    const open = readyPiece({ method: { ...readyPiece().method, school: null, binder: null } });
+    const { assumed, job, lacks } = foresee(open, PICTURE, NOW, NOTHING_SAID);
+    expect(assumed?.verdict).not.toBe('refused');
+    expect(job.method.binder).toBe(assumed?.binder.id);
+    expect(lacks).toEqual([]);
+    expect(foresee(readyPiece(), PICTURE, NOW, NOTHING_SAID).assumed).toBeNull();
+    expect(foresee(readyPiece({ surface: { ...readyPiece().surface, widthMm: null } }), PICTURE, NOW, NOTHING_SAID).lacks).toContain('blank-size');
+  });
+});
