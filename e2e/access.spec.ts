@@ -24,7 +24,7 @@ for (const scheme of ['light', 'dark'] as const) {
     test.setTimeout(240_000);
     await page.emulateMedia({ colorScheme: scheme, reducedMotion: 'reduce' });
     await openDemo(page);
-    const paths = ['/', '/pieces', '/piece/demo-crest-bucket/surface', '/piece/demo-route-map/picture', '/piece/demo-ticket-drawers/method', ...STATIONS.map((station) => `/piece/demo-departures-board/${station}`), '/piece/demo-fern-marker/seal', '/piece/demo-viaduct/sheet'];
+    const paths = ['/', '/pieces', '/ahead', '/bench', '/stash', '/piece/demo-crest-bucket/surface', '/piece/demo-route-map/picture', '/piece/demo-ticket-drawers/method', ...STATIONS.map((station) => `/piece/demo-departures-board/${station}`), '/piece/demo-fern-marker/seal', '/piece/demo-viaduct/sheet'];
     const found: string[] = [];
     for (const path of paths) {
       await page.goto(`${DEMO_URL}${path}`);
@@ -63,9 +63,10 @@ test('a piece is gone through by keyboard alone, with the focus seen', async ({ 
   await expect(answer(page)).toHaveText('Choose the picture you want to move.');
 });
 
-test('the demo shows six pieces in different stages and shapes, true to each other’s size', async ({ page }) => {
+test('the demo shows eight pieces in different stages and shapes, true to each other’s size', async ({ page }) => {
   await openDemo(page);
-  await expect(answer(page)).toHaveText('Print the sheet and check it: Viaduct at dusk.');
+  await expect(answer(page)).toHaveText(/^(Hands free until .+\. Then .+|.+: .+)\.$/, { timeout: 20_000 });
+  await expect(page.getByTestId('hands-step').first()).toBeVisible();
   await expect(page.getByRole('complementary')).toContainText('Departures board');
   await page.goto(`${DEMO_URL}/pieces`);
   const width = async (name: string) => (await page.getByRole('img', { name: `${name} at its size` }).boundingBox())?.width ?? 0;

@@ -25,36 +25,38 @@ export function BenchPage() {
   const wanted = useSearchParams().get('step');
   const awake = useWakeLock();
   const { settings: { benchContrast } } = useSettings();
+  const [quick, setQuick] = useState(false);
   return (
     <main className={css.bench} data-contrast={benchContrast} data-awake={awake}>
-      {schedule && <Bench schedule={schedule} wanted={wanted} />}
+      {schedule && <Bench schedule={schedule} wanted={wanted} quick={quick} onQuick={() => setQuick(!quick)} />}
     </main>
   );
 }
 
 const byClock = (entries: readonly PlanEntry[]) => entries.filter(({ startAt }) => startAt !== null).sort((a, b) => (a.startAt ?? 0) - (b.startAt ?? 0));
 
-function Bench({ schedule, wanted }: { schedule: Schedule; wanted: string | null }) {
+interface Quick { quick: boolean; onQuick: () => void }
+
+function Bench({ schedule, wanted, ...quick }: { schedule: Schedule; wanted: string | null } & Quick) {
   const { entries, pieces, agenda } = schedule;
   const sorted = byClock(entries);
   const entry = entries.find(({ key }) => key === (wanted ?? agenda.running?.step)) ?? sorted[0];
   const inPlan = entry && pieces.find(({ planned }) => planned.piece.id === entry.piece.id);
-  if (!entry || !inPlan) return <Idle />;
-  return <Step key={entry.key} schedule={schedule} entry={entry} inPlan={inPlan} next={sorted.find(({ key }) => key !== entry.key)} />;
+  if (!entry || !inPlan) return <Idle {...quick} />;
+  return <Step key={entry.key} schedule={schedule} entry={entry} inPlan={inPlan} next={sorted.find(({ key }) => key !== entry.key)} {...quick} />;
 }
 
-function Idle() {
-  const [quick, setQuick] = useState(true);
+function Idle({ quick, onQuick }: Quick) {
   return (
     <>
-      <Head title="Bench" name="Nothing for the hands right now" quick={quick} onQuick={() => setQuick(!quick)} />
+      <Head title="Bench" name="Nothing for the hands right now" quick={quick} onQuick={onQuick} />
       <div className={css.card}><p className={css.text}>No step is planned. Describe a piece, and its steps appear here in clock order.</p></div>
       <TimerStrip quick={quick} />
     </>
   );
 }
 
-function Head({ title, name, quick, onQuick }: { title: string; name: string; quick: boolean; onQuick: () => void }) {
+function Head({ title, name, quick, onQuick }: { title: string; name: string } & Quick) {
   const { settings, change } = useSettings();
   const Sound = settings.sound ? Volume2 : VolumeX;
   const Speech = settings.speech ? Megaphone : MegaphoneOff;
@@ -72,7 +74,11 @@ function Head({ title, name, quick, onQuick }: { title: string; name: string; qu
   );
 }
 
-function Step({ schedule, entry, inPlan, next }: { schedule: Schedule; entry: PlanEntry; inPlan: PieceInPlan; next: PlanEntry | undefined }) {
+/** The card that was open, so that a reload opens it again. */
+const OPEN_CARD = 'fobbet.bench-card';
+const openCard = (key: string): number => { const [step, at] = (sessionStorage.getItem(OPEN_CARD) ?? '').split('#'); return step === key ? Number(at) || 0 : 0; };
+
+function Step({ schedule, entry, inPlan, next, quick, onQuick }: { schedule: Schedule; entry: PlanEntry; inPlan: PieceInPlan; next: PlanEntry | undefined } & Quick) {
   const units = useUnits();
   const clock = useClock();
   const router = useRouter();
@@ -83,8 +89,8 @@ function Step({ schedule, entry, inPlan, next }: { schedule: Schedule; entry: Pl
   const { piece, step } = entry;
   const { job, plan } = inPlan.foreseen;
   const run = benchRun(step, job, plan, units);
-  const [at, setAt] = useState(0);
-  const [quick, setQuick] = useState(false);
+  const [at, setAt] = useState(() => openCard(entry.key));
+  useEffect(() => sessionStorage.setItem(OPEN_CARD, `${entry.key}#${at}`), [entry.key, at]);
   const card = run.cards[Math.min(at, run.cards.length - 1)];
   const last = at >= run.cards.length - 1;
   const running = agenda.running?.step === entry.key ? agenda.running : null;
@@ -106,7 +112,7 @@ function Step({ schedule, entry, inPlan, next }: { schedule: Schedule; entry: Pl
 
   return (
     <>
-      <Head title={step.title} name={piece.name} quick={quick} onQuick={() => setQuick(!quick)} />
+      <Head title={step.title} name={piece.name} quick={quick} onQuick={onQuick} />
       <div className={css.body} {...swipe()}>
         <Figure inPlan={inPlan} />
         <Card card={card} at={at} count={run.cards.length} onTimer={() => { begin(); if (card.timer) start({ label: `${piece.name}: ${card.timer.label.charAt(0).toLowerCase()}${card.timer.label.slice(1)}`, minutes: card.timer.minutes, pieceId: piece.id, step: entry.key }); }} />

@@ -6,6 +6,8 @@ export type SensorState = 'connecting' | 'live' | 'silent' | 'lost';
 export interface SensorListener { onReadings: (readings: readonly AirReading[]) => void; onState: (state: SensorState) => void }
 
 const SILENT_AFTER_MS = 20_000;
+/** A browser gives up a connection that was refused outright: then Fobbet calls again itself. */
+const CALL_AGAIN_MS = 5000;
 
 /**
  * Listens to the room's sensor until closed. The browser joins again by itself after a loss; what was missed meanwhile comes with the next connection.
@@ -13,24 +15,35 @@ const SILENT_AFTER_MS = 20_000;
  * @param aheadMs how far the program's clock is ahead; @param sinceAt what is known already
  */
 export function listenToRoom({ onReadings, onState }: SensorListener, aheadMs: number, sinceAt: number): () => void {
-  const source = new EventSource(`/standins/room-sensor?ahead=${Math.round(aheadMs)}&since=${Math.round(sinceAt)}`);
+  let source: EventSource;
   let quiet: ReturnType<typeof setTimeout> | undefined;
+  let again: ReturnType<typeof setTimeout> | undefined;
+  let knownUntil = sinceAt;
   const heard = () => {
     onState('live');
     clearTimeout(quiet);
     quiet = setTimeout(() => onState('silent'), SILENT_AFTER_MS);
   };
   const read = (event: MessageEvent): unknown => { try { return JSON.parse(String(event.data)) as unknown; } catch { return null; } };
-  source.addEventListener('remembered', (event: MessageEvent) => onReadings(readingsOf(read(event))));
-  source.addEventListener('reading', (event: MessageEvent) => {
-    const readings = readingsOf([read(event)]);
-    if (readings.length === 0) return;
-    heard();
-    onReadings(readings);
-  });
-  source.onerror = () => { clearTimeout(quiet); onState('lost'); };
+  const call = () => {
+    source = new EventSource(`/standins/room-sensor?ahead=${Math.round(aheadMs)}&since=${Math.round(knownUntil)}`);
+    source.addEventListener('remembered', (event: MessageEvent) => onReadings(readingsOf(read(event))));
+    source.addEventListener('reading', (event: MessageEvent) => {
+      const readings = readingsOf([read(event)]);
+      if (readings.length === 0) return;
+      knownUntil = readings[0].at;
+      heard();
+      onReadings(readings);
+    });
+    source.onerror = () => {
+      clearTimeout(quiet);
+      onState('lost');
+      if (source.readyState === EventSource.CLOSED) again = setTimeout(call, CALL_AGAIN_MS);
+    };
+  };
   onState('connecting');
-  return () => { clearTimeout(quiet); source.close(); };
+  call();
+  return () => { clearTimeout(quiet); clearTimeout(again); source.close(); };
 }
 
 /** What a sensor sends is taken only where it can be a room. */
