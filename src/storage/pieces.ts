@@ -2,6 +2,8 @@ import { fail, mergeChanges, ok, type Result } from '@/core/shared';
 import { checkPiece, picturesOf, readPiece, type Piece, type StoredPicture, type VersionCode } from '@/records';
 import type { FobbetDatabase } from './db';
 import { storageFailure, type StorageCode } from './failures';
+import { changeStash } from './singles';
+import { withoutDraws } from './stash-use';
 
 export type SaveCode = 'piece-gone' | 'piece-conflict' | 'piece-exists' | VersionCode | StorageCode;
 
@@ -115,10 +117,12 @@ export async function restorePiece(db: FobbetDatabase, id: string): Promise<void
 
 const KEEP_REMOVED_MS = 30 * 86_400_000;
 
-/** At start: forgets what was removed a month ago, and pictures that no piece, undo step or removed piece refers to. */
+/** At start: forgets what was removed a month ago, and pictures that no piece, undo step or removed piece refers to. What forgotten pieces took from the stash stays taken. */
 export async function tidy(db: FobbetDatabase, now: number): Promise<void> {
-  await db.transaction('rw', [db.pieces, db.pictures, db.history, db.cursors, db.removed], async () => {
-    const old = await db.removed.filter((one) => now - one.removedAt > KEEP_REMOVED_MS).primaryKeys();
+  await db.transaction('rw', [db.pieces, db.pictures, db.history, db.cursors, db.removed, db.stash], async () => {
+    const forgotten = await db.removed.filter((one) => now - one.removedAt > KEEP_REMOVED_MS).toArray();
+    const old = forgotten.map(({ id }) => id);
+    if (forgotten.length > 0) await changeStash(db, ({ items }) => ({ items: withoutDraws(items, forgotten.map(({ piece }) => piece)) }));
     await db.removed.bulkDelete(old);
     await db.history.where('pieceId').anyOf(old).delete();
     await db.cursors.bulkDelete(old);

@@ -14,3 +14,7 @@ export function drawnFrom(item: StashItem, pieces: readonly Pick<Piece, 'id' | '
 /** What is left; null where nobody said how much there was. Never below nothing. */
 export const leftOf = (item: StashItem, pieces: readonly Pick<Piece, 'id' | 'name' | 'work'>[]): number | null =>
   item.amount === null ? null : Math.max(0, item.amount - drawnFrom(item, pieces).reduce((sum, use) => sum + use.amount, 0));
+
+/** Items with what these pieces drew taken off for good. */
+export const withoutDraws = (items: readonly StashItem[], pieces: readonly Pick<Piece, 'id' | 'name' | 'work'>[]): StashItem[] =>
+  items.map((item) => (item.amount === null ? item : { ...item, amount: leftOf(item, pieces) }));

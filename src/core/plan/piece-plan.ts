@@ -5,7 +5,7 @@
 import { nominalFilmUm, printById, schoolById, sealerById, surfaceById, type BinderRecord, type SchoolRecord, type SealerId, type SurfaceRecord } from '@/core/craft';
 import { coatAmount, layingSteps, openMinutes, spreadMinutes, type CoatAmount, type LayingStep } from '@/core/coat';
 import {
-  OVEN_CYCLES, airCourse, cureClock, cureWait, ovenById, ovenRefusal, peelWindow, type AirCourse, type AirGap, type CureClock, type CureWait, type OvenCycle, type OvenRefusal, type PeelWindow, type Room,
+  OVEN_CYCLES, airCourse, cureClock, cureWait, ovenById, ovenRefusal, peelWindow, saturationPressureKpa, type AirCourse, type AirGap, type CureClock, type CureWait, type OvenCycle, type OvenRefusal, type PeelWindow, type Room,
 } from '@/core/cure';
 import { compareWithPlan, pieceCost, type Comparison, type PieceCost, type Prices } from '@/core/journal';
 import { applicableRepairs, type Repair } from '@/core/mend';
@@ -103,10 +103,10 @@ export function planPiece(job: Job, picture: PictureFacts | null, now: number, a
   const usable = chosen && chosen.verdict !== 'refused' ? chosen : null;
   const binder = usable?.binder ?? null;
 
-  const lay = surface && blank && print && binder ? planLay(job, surface, blank, print, binder, room) : null;
+  const through = binder ? throughOf(job, room, now, atHand) : null;
+  const lay = surface && blank && print && binder ? planLay(job, surface, blank, print, binder, through && job.lay.laidAt === null ? airNow(through.course, room) : room) : null;
   const ovenPiece = surface && binder ? { surface, finish: job.surface.finish, baseCoat: job.surface.baseCoat, binder, limitC: atHand.ovenLimitC } : null;
   const oven = ovenPiece && job.cure.oven && ovenRefusal(ovenPiece, ovenById(job.cure.oven)) === null ? ovenById(job.cure.oven) : null;
-  const through = binder ? throughOf(job, room, now, atHand) : null;
   const cure = surface && binder
     ? cureWait({ binder, surface, filmUm: job.lay.filmUm, room, school: job.cure.school, labelHours: job.cure.labelHours, through, signs: job.lay.laidAt === null ? [] : job.cure.signs, oven })
     : null;
@@ -143,6 +143,9 @@ function throughOf(job: Job, room: Room, now: number, { air }: AtHand): { course
   const startAt = laidAt ?? now;
   return { course: airCourse(air, room, { fromAt: startAt, untilAt: startAt + COURSE_DAYS * 24 * MS_PER_HOUR }), startAt };
 }
+
+/** The room as it is at the start of its course. */
+const airNow = ({ temperatureC: [temperatureC], vpdKpa: [vpdKpa] }: AirCourse, room: Room): Room => ({ ...room, temperatureC, humidityPercent: 100 * (1 - vpdKpa / saturationPressureKpa(temperatureC)) });
 
 const COURSE_DAYS = 14;
 /** A piece whose room stays as typed, as a course: what signs are measured along. */
