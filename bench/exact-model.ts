@@ -35,11 +35,8 @@ export function exactModel(instance: Instance, gridMinutes: number, horizonMinut
     }
   };
   crowd((index, start) => [start, start + tasks[index].minutes], 1);
-  for (const place of ['bench', 'rack', 'oven'] as const) {
-    crowdAt(place);
-  }
+  for (const place of ['bench', 'rack', 'oven'] as const) crowdAt(place);
   function crowdAt(place: 'bench' | 'rack' | 'oven') {
-    for (const [events, limit] of [[tasks.length, places[place]] as const]) if (events <= limit) return;
     // Hands' own time on the bench and the waits that lie there are two spans of one step.
     for (const slot of slotsOf()) {
       const over = tasks.flatMap((task, index) => starts[index].filter((start) => {
@@ -48,7 +45,8 @@ export function exactModel(instance: Instance, gridMinutes: number, horizonMinut
         const lies = task.wait.place === place && end <= slot && ripeAt(task, end) > slot;
         return onBench || lies;
       }).map((start) => x(index, start)));
-      if (over.length > places[place]) rows.push(`${over.map((name) => term(1, name)).join(' ')} <= ${places[place]}`);
+      const free = places[place] - instance.occupied.filter((one) => one.place === place && one.until > slot).length;
+      if (over.length > free) rows.push(`${over.map((name) => term(1, name)).join(' ')} <= ${free}`);
     }
   }
   /** Every minute at which something may begin: places can only become too few there. */

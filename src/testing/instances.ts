@@ -27,13 +27,15 @@ export function instanceOf({ seed, pieces, gridMinutes: grid, days, peels = true
     for (let pass = 1; pass <= count - 3; pass++) last = add(piece, `pass-${pass}`, between(5, 25), [last], wait(between(1, 3) * grid, 'bench'));
     add(piece, 'seal', between(8, 15), [last], wait(between(4, 16) * grid, 'rack'));
   }
+  // Some seeds find the rack half taken.
+  const drying = seed % 3 === 0 ? [{ place: 'rack' as const, until: grid * between(10, 60) }] : [];
   const windows = Array.from({ length: days }, (_, day) => {
     const from = day * DAY + between(2, 6) * 60;
     return { from, until: from + between(3, 6) * 60 };
   });
   const course = airCourse({ readings: [], profile: dayBetween(9, 21, 58) }, { temperatureC: 20, humidityPercent: 50 }, { fromAt: 0, untilAt: days * DAY * 60_000, stepMs: 3_600_000 }, (at) => (at / 3_600_000 + 9) % 24);
   return {
-    tasks, windows, gridMinutes: grid, places: { bench: 2, rack: Math.max(2, Math.ceil(pieces / 2)), oven: 1 }, room: changingRoom ? { stepMinutes: 60, vpdKpa: [...course.vpdKpa] } : null,
+    tasks, windows, gridMinutes: grid, occupied: drying, places: { bench: 2, rack: Math.max(2, Math.ceil(pieces / 2)), oven: 1 }, room: changingRoom ? { stepMinutes: 60, vpdKpa: [...course.vpdKpa] } : null,
     pieces: Array.from({ length: pieces }, (_, piece) => ({ id: `p${piece}`, dueMinute: chance() < 0.6 ? between(2, Math.max(3, days - 1)) * DAY : null })),
   };
 }

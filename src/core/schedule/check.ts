@@ -5,7 +5,7 @@ export interface Violation { rule: 'unplaced' | 'hands' | 'free-hours' | 'order'
 
 /** Everything that a schedule breaks, looked up by itself: not with the means that made it. */
 export function checkSchedule(instance: Instance, starts: Starts): Violation[] {
-  const { tasks, windows, places } = instance;
+  const { tasks, windows, places, occupied } = instance;
   const { ripeAt } = ripenessOf(instance);
   const found: Violation[] = [];
   const say = (rule: Violation['rule'], task: number, minutes: number, other: number | null = null) => found.push({ rule, task, other, minutes });
@@ -32,13 +32,14 @@ export function checkSchedule(instance: Instance, starts: Starts): Violation[] {
   return found;
 
   function crowded(place: PlaceId): number[] {
-    const events = placed.flatMap((index) => {
+    const held = occupied.filter((one) => one.place === place).flatMap(({ until }) => [{ at: 0, by: 1, index: -1 }, { at: until, by: -1, index: -1 }]);
+    const events = [...held, ...placed.flatMap((index) => {
       const spans: [number, number][] = [];
       if (place === 'bench') spans.push([starts[index], end(index)]);
       if (tasks[index].wait.place === place) spans.push([end(index), ripeAt(tasks[index], end(index))]);
       return spans.filter(([from, until]) => until > from).flatMap(([from, until]) => [{ at: from, by: 1, index }, { at: until, by: -1, index }]);
-    }).sort((a, b) => a.at - b.at || a.by - b.by);
+    })].sort((a, b) => a.at - b.at || a.by - b.by);
     let used = 0;
-    return events.filter((event) => { used += event.by; return event.by > 0 && used > places[place]; }).map((event) => event.index);
+    return events.filter((event) => { used += event.by; return event.index >= 0 && event.by > 0 && used > places[place]; }).map((event) => event.index);
   }
 }

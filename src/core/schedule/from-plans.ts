@@ -58,11 +58,12 @@ export function buildInstance({ pieces, now, hours, places, timeZone, air, pins,
       steps.push({ id: key, pieceId: id, step });
     }
   });
+  const occupied = pieces.flatMap(({ steps: run }) => run.flatMap(({ doneAt, ripeAt, wait }) => (doneAt !== null && wait.place && (ripeAt ?? 0) > now ? [{ place: wait.place, until: Math.ceil(minuteOf(ripeAt ?? now)) }] : [])));
   const course = air ? airCourse(air, USUAL, { fromAt: originAt, untilAt: originAt + LEAST_DAYS * MS_PER_DAY, stepMs: COURSE_STEP_MINUTES * MS_PER_MINUTE }) : null;
   return {
     originAt, steps,
     instance: {
-      tasks, places, gridMinutes: GRID_MINUTES,
+      tasks, places, occupied, gridMinutes: GRID_MINUTES,
       pieces: pieces.map(({ id, dueAt }) => ({ id, dueMinute: dueAt === null ? null : Math.floor(minuteOf(dueAt)) })),
       windows: freeWindows(hours, originAt, untilAt, timeZone).map(({ fromAt, untilAt: end }) => ({ from: Math.ceil(minuteOf(fromAt)), until: Math.floor(minuteOf(end)) })),
       room: course ? { stepMinutes: COURSE_STEP_MINUTES, vpdKpa: [...course.vpdKpa] } : null,

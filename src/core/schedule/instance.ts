@@ -43,6 +43,8 @@ export interface Instance {
   /** Steps begin on multiples of it. */
   gridMinutes: number;
   places: Places;
+  /** What is drying already holds its place from the origin on. */
+  occupied: readonly { place: PlaceId; until: number }[];
   room: RoomCourse | null;
 }
 

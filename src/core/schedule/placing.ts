@@ -47,6 +47,7 @@ export class Placing {
     this.ripe = bench.unplaced.slice();
     this.hands = new Hands(instance.windows, instance.gridMinutes);
     this.use = { bench: new PlaceUse(instance.places.bench), rack: new PlaceUse(instance.places.rack), oven: new PlaceUse(instance.places.oven) };
+    for (const { place, until } of instance.occupied) this.use[place].book(0, until);
   }
 
   ripeAt(index: number): number { return this.ripe[index]; }

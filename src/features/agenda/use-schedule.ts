@@ -32,6 +32,10 @@ export interface Schedule {
 const MINUTE_MS = 60_000;
 const LOOK_EVERY_MS = 5 * MINUTE_MS;
 const PLAN_MS = 900;
+/** Large plans are looked at again for longer, while the first one is shown already. */
+const IMPROVE_MS = 10_000;
+const IMPROVE_FROM_STEPS = 60;
+const WORTH_SHARE = 0.995;
 export const timeZoneHere = (): string => Intl.DateTimeFormat().resolvedOptions().timeZone;
 
 /** The plan of all pieces: built from their steps, kept by the agenda, brought up to date in a worker after every change and every five minutes. */
@@ -92,37 +96,50 @@ function usePlanner(built: Built | null, access: AgendaAccess | undefined) {
   const [answer, setAnswer] = useState<PlanAnswer | null>(null);
   const [busy, setBusy] = useState(false);
   const turn = useRef(0);
+  const improving = useRef(false);
   const [afresh, setAfresh] = useState(0);
   const planned = useRef(0);
   const scheduler = useCallback(() => (worker.current ??= openScheduler()), []);
   useEffect(() => () => { worker.current?.close(); worker.current = null; }, []);
 
-  const latest = useRef(access);
-  useEffect(() => { latest.current = access; }, [access]);
+  const latest = useRef({ access, built });
+  useEffect(() => { latest.current = { access, built }; }, [access, built]);
   const { mode = 'earliest', reserveHours = 0 } = access?.agenda ?? {};
   // Everything that bears on the plan, the stored starts apart: those are its result.
   const problem = useMemo(() => built && JSON.stringify([built.originAt, built.instance, mode, reserveHours, afresh]), [built, mode, reserveHours, afresh]);
 
   useEffect(() => {
-    const now = latest.current;
+    const { access: now, built } = latest.current;
     if (!problem || !built || !now) return;
     const mine = ++turn.current;
+    // A longer look that is under way is given up for the change.
+    if (improving.current) { worker.current?.close(); worker.current = null; improving.current = false; }
     const { starts } = now.agenda;
     const before = built.steps.map(({ id }) => (starts[id] === undefined ? null : Math.round((starts[id] - built.originAt) / MINUTE_MS)));
     const known = before.filter((start) => start !== null).length;
     const anew = planned.current !== afresh || known < before.length / 2;
     setBusy(true);
-    void scheduler().plan({ instance: built.instance, before: anew ? null : before, mode, reserveMinutes: reserveHours * 60, budgetMs: PLAN_MS }).then(async (found) => {
-      if (mine !== turn.current) return;
-      setBusy(false);
-      if (!found) return;
-      planned.current = afresh;
+    const order = { instance: built.instance, mode, reserveMinutes: reserveHours * 60 };
+    const adopt = async (found: PlanAnswer) => {
       setAnswer(found);
       const placed = Object.fromEntries(built.steps.flatMap(({ id }, index) => { const start = found.starts[index]; return start === null ? [] : [[id, built.originAt + start * MINUTE_MS] as const]; }));
       const same = Object.keys(placed).length === Object.keys(starts).length && Object.entries(placed).every(([key, at]) => starts[key] === at);
       if (!same) await now.change((agenda) => ({ starts: placed, revision: agenda.revision + 1 }));
+    };
+    void scheduler().plan({ ...order, before: anew ? null : before, budgetMs: PLAN_MS }).then(async (found) => {
+      if (mine !== turn.current) return;
+      setBusy(false);
+      if (!found) return;
+      planned.current = afresh;
+      await adopt(found);
+      if (!anew || mode === 'latest' || built.steps.length < IMPROVE_FROM_STEPS || mine !== turn.current) return;
+      improving.current = true;
+      const better = await scheduler().plan({ ...order, before: null, budgetMs: IMPROVE_MS });
+      if (mine !== turn.current) return;
+      improving.current = false;
+      if (better && better.cost < found.cost * WORTH_SHARE) await adopt(better);
     });
-  }, [problem, built, mode, reserveHours, afresh, scheduler]);
+  }, [problem, mode, reserveHours, afresh, scheduler]);
 
   const planAfresh = useCallback(() => setAfresh((count) => count + 1), []);
   return { answer, busy, planAfresh, scheduler };

@@ -22,7 +22,8 @@ export function CureWatch() {
       .filter(({ piece, plan }) => plan.cureClock !== null && piece.rub.done.length === 0 && piece.rub.finishedAt === null)
       .map(({ piece, plan }) => {
         const ripeAt = plan.cureClock?.likelyAt ?? 0;
-        const mark = `${piece.id}@${Math.round(ripeAt)}`;
+        // Once for each laying, however the estimate moves; again after a new sign.
+        const mark = `${piece.id}@${piece.lay.laidAt ?? 0}+${piece.cure.signs.length}`;
         const tell = () => {
           const told = readTold();
           if (told.includes(mark)) return;

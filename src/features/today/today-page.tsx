@@ -23,7 +23,7 @@ export function TodayPage() {
   return (
     <main className={css.page}>
       <div className={css.hands}>
-        <TodayAnswer entries={entries} />
+        <TodayAnswer entries={entries} placing={schedule.answer === null} />
         <HandsList entries={entries} />
         <AtTheDesk schedule={schedule} />
         <Late schedule={schedule} />
@@ -38,9 +38,10 @@ type Placed = PlanEntry & { startAt: number; endAt: number };
 const byClock = (entries: readonly PlanEntry[]): Placed[] => entries.filter((entry): entry is Placed => entry.startAt !== null && entry.endAt !== null).sort((a, b) => a.startAt - b.startAt);
 const lower = (words: string) => words.charAt(0).toLowerCase() + words.slice(1);
 
-function TodayAnswer({ entries }: { entries: Placed[] }) {
+function TodayAnswer({ entries, placing }: { entries: Placed[]; placing: boolean }) {
   const now = useNow();
   const [first] = entries;
+  if (!first && placing) return <Answer>Placing the steps …</Answer>;
   if (!first) return <Answer>No hands needed: what is left waits for you at the desk.</Answer>;
   return <Answer>{first.startAt <= now ? `${first.step.title}: ${first.piece.name}.` : `Hands free until ${clockTime(first.startAt, now)}. Then ${lower(first.step.title)}: ${first.piece.name}.`}</Answer>;
 }

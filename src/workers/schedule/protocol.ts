@@ -20,6 +20,7 @@ export interface PlanAnswer {
   moved: number[];
   how: 'kept' | 'fitted' | 'pushed' | 'anew';
   violations: Violation[];
+  cost: number;
   ms: number;
 }
 

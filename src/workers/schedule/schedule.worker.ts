@@ -19,8 +19,8 @@ const job: ScheduleJob = {
     const repaired = stood ? repairSchedule(instance, stood, { tries: MOST_TRIES, seed: SEED, progress: within(Math.min(budgetMs, ANEW_MS)) }) : null;
     let starts = repaired?.starts ?? searchSchedule(instance, { tries: MOST_TRIES, seed: SEED, progress: within(budgetMs) }).starts;
     if (mode === 'latest' && !stood) starts = asLateAsSafe(bench, starts, reserveMinutes);
-    const { finishes, tardiness } = outcomeOf(bench, starts);
-    return { starts: sent(starts), finishes, tardiness, moved: repaired?.moved ?? [], how: repaired?.how ?? 'anew', violations: checkSchedule(instance, starts), ms: performance.now() - from };
+    const { finishes, tardiness, cost } = outcomeOf(bench, starts);
+    return { cost, starts: sent(starts), finishes, tardiness, moved: repaired?.moved ?? [], how: repaired?.how ?? 'anew', violations: checkSchedule(instance, starts), ms: performance.now() - from };
   },
   weigh: (instances, budgetMs) => instances.map((instance) => {
     const { starts } = searchSchedule(instance, { tries: MOST_TRIES, seed: SEED, progress: within(budgetMs) });
