@@ -147,6 +147,6 @@ test('one piece from an empty browser to sealed, from a 12-megapixel photo that 
       await expect(page.getByRole('link', { name: `${station}, done` })).toBeVisible();
     }
     const [stored] = await storedPieces(page);
-    expect(stored).toMatchObject({ name: 'Signal box', version: 4, keep: { rating: 4 } });
+    expect(stored).toMatchObject({ name: 'Signal box', version: 5, keep: { rating: 4 } });
   });
 });

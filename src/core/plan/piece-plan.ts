@@ -33,7 +33,7 @@ export interface PrintPlan {
   crop: Crop; croppedPx: SizePx; ppi: number; verdict: ResolutionVerdict; largestWidthMm: number;
 }
 
-export interface LayPlan { coat: CoatAmount; steps: readonly LayingStep[]; openMinutes: number; spreadMinutes: number; filmUm: number }
+export interface LayPlan { coat: CoatAmount; steps: readonly LayingStep[]; openMinutes: number; spreadMinutes: number; filmUm: number; /** The air it is laid in. */ room: Room }
 
 export interface PiecePlan {
   surface: SurfaceRecord | null;
@@ -197,7 +197,7 @@ function planLay(job: Job, surface: SurfaceRecord, blank: Blank, print: PrintPla
   const { filmUm, faces, extendMm } = job.lay;
   const coat = coatAmount({ blank, print: print.formed.landed, binder, surface, filmUm, faces, extendMm });
   return {
-    coat, steps: layingSteps(coat, binder, surface, print.rect, extendMm), filmUm: filmUm ?? nominalFilmUm(binder),
+    coat, steps: layingSteps(coat, binder, surface, print.rect, extendMm), filmUm: filmUm ?? nominalFilmUm(binder), room,
     openMinutes: openMinutes(binder, room), spreadMinutes: Math.max(...coat.faces.map((face) => spreadMinutes(face.areaMm2)), 0),
   };
 }

@@ -20,7 +20,7 @@ const SNAP_MS = 5 * MINUTE_MS;
 /** Under this a day's name gets in the way of the next. */
 const DAY_NAME_PX = 44;
 
-interface Row { id: string; name: string; entries: PlanEntry[]; /** What was done and is still drying. */ pending: { fromAt: number; untilAt: number } | null; dueAt: number | null; lateMs: number; waits: 'rack' | 'bench' | 'oven' | 'all' | 'none' }
+interface Row { id: string; name: string; entries: PlanEntry[]; /** What was done and is still drying. */ pending: { fromAt: number; untilAt: number; name: string } | null; dueAt: number | null; lateMs: number; waits: 'rack' | 'bench' | 'oven' | 'all' | 'none' }
 
 /** Hands-on blocks and waits of all pieces against the clock. A block is dragged to another time and stays pinned there. */
 export function Timeline({ schedule, zoom, by, fromAt, onPan, chosen, onChoose, onDrop }: {
@@ -61,7 +61,7 @@ export function Timeline({ schedule, zoom, by, fromAt, onPan, chosen, onChoose, 
           <g key={row.id} transform={`translate(0 ${HEAD + index * ROW})`}>
             <line x1={0} x2={width - 8} y1={ROW} y2={ROW} className={css.rule} />
             <g clipPath="url(#plot)">
-              {row.pending && <Drying fromAt={x(Math.max(fromAt, row.pending.fromAt))} untilAt={x(row.pending.untilAt)} />}
+              {row.pending && <Drying fromAt={x(Math.max(fromAt, row.pending.fromAt))} untilAt={x(row.pending.untilAt)} name={row.pending.name} />}
               {row.entries.map((entry) => <Wait key={entry.key} entry={entry} row={row} x={x} fromAt={fromAt} untilAt={untilAt} />)}
               {row.entries.map((entry) => row.waits !== 'rack' && row.waits !== 'oven' && <Block key={entry.key} entry={entry} x={x} fromAt={fromAt} untilAt={untilAt} chosen={chosen === entry.key} onChoose={onChoose} onDrop={onDrop} msPerPx={msPerPx} named={by === 'hands'} />)}
               {row.dueAt !== null && row.dueAt > fromAt && row.dueAt < untilAt && <Due at={x(row.dueAt)} late={row.lateMs > 0} />}
@@ -77,13 +77,26 @@ export function Timeline({ schedule, zoom, by, fromAt, onPan, chosen, onChoose, 
 
 function rowsOf({ pieces, entries }: Schedule, by: RowsBy): Row[] {
   if (by === 'piece') {
-    const rows = pieces.map(({ planned: { piece }, dueAt, lateMs, pending }) => ({ id: piece.id, name: piece.name, entries: entries.filter((entry) => entry.piece.id === piece.id), pending, dueAt, lateMs, waits: 'all' as const }));
+    const rows = pieces.map(({ planned: { piece }, dueAt, lateMs, pending }) => ({ id: piece.id, name: piece.name, entries: entries.filter((entry) => entry.piece.id === piece.id), pending: pending && { ...pending, name: '' }, dueAt, lateMs, waits: 'all' as const }));
     const finish = (row: Row) => Math.max(0, ...row.entries.map(({ ripeAt }) => ripeAt ?? Infinity));
     return rows.sort((a, b) => finish(a) - finish(b));
   }
   const lies = (place: 'rack' | 'bench' | 'oven') => entries.filter((entry) => entry.step.wait.place === place);
   const lane = (id: Row['waits'], name: string, list: PlanEntry[]): Row => ({ id, name, entries: list, pending: null, dueAt: null, lateMs: 0, waits: id });
-  return [lane('none', 'Hands', entries), lane('rack', 'On the rack', lies('rack')), ...(lies('oven').length ? [lane('oven', 'In the oven', lies('oven'))] : [])];
+  const racks = lanesOf(lies('rack'), pieces.map(({ pending, planned: { piece } }) => pending && { ...pending, name: piece.name }));
+  return [lane('none', 'Hands', entries), ...racks.map(({ list, pending }, index) => ({ ...lane('rack', `Rack, place ${index + 1}`, list), id: `rack-${index}`, pending })), ...(lies('oven').length ? [lane('oven', 'In the oven', lies('oven'))] : [])];
+}
+
+/** Waits that overlap lie on different places; each takes the first that is free. */
+function lanesOf(entries: readonly PlanEntry[], pending: readonly Row['pending'][]): { list: PlanEntry[]; pending: Row['pending'] }[] {
+  const lanes: { list: PlanEntry[]; pending: Row['pending']; until: number }[] = pending.filter((one) => one !== null).map((one) => ({ list: [], pending: one, until: one.untilAt }));
+  for (const entry of [...entries].filter(({ endAt }) => endAt !== null).sort((a, b) => (a.endAt ?? 0) - (b.endAt ?? 0))) {
+    let lane = lanes.find(({ until }) => until <= (entry.endAt ?? 0));
+    if (!lane) { lane = { list: [], pending: null, until: 0 }; lanes.push(lane); }
+    lane.list.push(entry);
+    lane.until = entry.ripeAt ?? lane.until;
+  }
+  return lanes;
 }
 
 type Scale = ScaleTime<number, number>;
@@ -127,9 +140,9 @@ function Wait({ entry, row, x, fromAt, untilAt }: { entry: PlanEntry; row: Row; 
 }
 
 /** A piece that is drying already, with the ring that stands for dry at its end. */
-function Drying({ fromAt, untilAt }: { fromAt: number; untilAt: number }) {
+function Drying({ fromAt, untilAt, name }: { fromAt: number; untilAt: number; name: string }) {
   if (untilAt <= fromAt) return null;
-  return <g pointerEvents="none"><rect x={fromAt} y={19} width={untilAt - fromAt} height={8} fill="url(#wait)" stroke="var(--marigold)" strokeWidth={0.6} /><Ring at={untilAt} /></g>;
+  return <g pointerEvents="none"><rect x={fromAt} y={name ? 9 : 19} width={untilAt - fromAt} height={name ? 26 : 8} fill="url(#wait)" stroke="var(--marigold)" strokeWidth={0.6} />{name ? untilAt - fromAt > 90 && <text x={fromAt + 6} y={27} className={css.laneText}>{name}</text> : <Ring at={untilAt} />}</g>;
 }
 
 const Ring = ({ at }: { at: number }) => <circle cx={at} cy={23} r={5} className={css.dry} />;

@@ -81,8 +81,8 @@ export function CureStation() {
       <Because reasons={reasons} />
       <Part title="Change">
         <Fields>
-          <TemperatureField label="Room temperature" value={cure.temperatureC} onCommit={(value) => value !== null && changeRoom({ temperatureC: value }, 'room temperature')} testId="temperature" />
-          <PercentField label="Relative humidity" value={cure.humidityPercent} onCommit={(value) => value !== null && changeRoom({ humidityPercent: value }, 'humidity')} testId="humidity" />
+          {cure.through === 'typed' && <TemperatureField label="Room temperature" value={cure.temperatureC} onCommit={(value) => value !== null && changeRoom({ temperatureC: value }, 'room temperature')} testId="temperature" />}
+          {cure.through === 'typed' && <PercentField label="Relative humidity" value={cure.humidityPercent} onCommit={(value) => value !== null && changeRoom({ humidityPercent: value }, 'humidity')} testId="humidity" />}
           <ChoiceField label="It lies" value={cure.cover} options={[{ id: 'open', name: 'Open' }, { id: 'weighted', name: 'Weighted' }, { id: 'covered', name: 'Covered' }]} onCommit={(cover) => change('cure', { cover }, 'how it lies')} />
           <ChoiceField label="Air" value={cure.air} options={[{ id: 'still', name: 'Still' }, { id: 'fan', name: 'Fan' }]} onCommit={(air) => change('cure', { air }, 'air')} />
           {wait && wait.floorHours === 0 && !plan.school?.window && wait.safeHours > 0 && <ChoiceField label="Wait" value={cure.school} options={[{ id: 'sign', name: 'By the sign' }, { id: 'clock', name: 'By the clock' }]} onCommit={(school) => change('cure', { school }, 'rule of waiting')} />}

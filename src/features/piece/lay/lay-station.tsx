@@ -40,7 +40,7 @@ export function LayStation() {
     if (planned.coat.bed) reasons.push({ figure: units.volume(planned.coat.bed.volumeMl), text: `first coat of ${planned.coat.bed.filmUm} µm, dried before the print` });
     reasons.push({ figure: `× ${plan.surface.absorbency}`, text: `${plan.surface.name.toLowerCase()} drinks` });
     reasons.push({ figure: `+ ${Math.round(planned.coat.lossShare * 100)} %`, text: 'stays in brush and pot' });
-    reasons.push({ figure: `${planned.openMinutes.toFixed(0)} min`, text: `until it skins at ${units.temperature(plan.room.temperatureC)} and ${Math.round(plan.room.humidityPercent)} %; spreading takes about ${Math.max(1, Math.round(planned.spreadMinutes))} min` });
+    reasons.push({ figure: `${Math.floor(planned.openMinutes)} min`, text: `until it skins at ${units.temperature(planned.room.temperatureC)} and ${Math.round(planned.room.humidityPercent)} %; spreading takes about ${Math.max(1, Math.round(planned.spreadMinutes))} min` });
   }
   const cautions: CautionId[] = dry ? [] : ['back-of-paper', 'brushes', 'label-first'];
   if (plan.school?.id === 'E2') cautions.push('heat-set');
