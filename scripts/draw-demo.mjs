@@ -144,7 +144,7 @@ async function cushion() {
   const lamp = (x, turn) => `<g transform="translate(${x} 1080) rotate(${turn})"><path d="M-120 -330 h240 l70 150 h-380 z" fill="#2c3a45"/><rect x="-150" y="-180" width="300" height="420" rx="26" fill="#f0c65a" stroke="#2c3a45" stroke-width="34"/><path d="M0 -180 V240 M-150 30 H150" stroke="#2c3a45" stroke-width="20"/><rect x="-190" y="240" width="380" height="90" rx="16" fill="#2c3a45"/><path d="M-70 -330 q70 -150 140 0" fill="none" stroke="#2c3a45" stroke-width="30"/></g>`;
   const beam = Array.from({ length: 24 }, (_, i) => `<path d="M0 0 L0 -${i % 2 ? 980 : 860}" transform="translate(1100 1090) rotate(${i * 15})" stroke="${i % 2 ? '#c8d8cf' : '#e7d9b0'}" stroke-width="46"/>`).join('');
   const body = `<rect width="${width}" height="${height}" fill="#f7f3e8"/>${beam}<circle cx="1100" cy="1090" r="640" fill="#f7f3e8"/>${lamp(780, -8)}${lamp(1420, 8)}
-    <path d="M330 1640 q770 180 1540 0 v210 q-770 180 -1540 0 z" fill="#7c2f36"/><text x="1100" y="1838" font-size="150" text-anchor="middle" font-family="serif" font-weight="bold" fill="#f7f3e8" letter-spacing="16">MIND THE LAMPS</text>
+    <path d="M330 1640 q770 180 1540 0 v210 q-770 180 -1540 0 z" fill="#7c2f36"/><text x="1100" y="1830" font-size="116" text-anchor="middle" font-family="serif" font-weight="bold" fill="#f7f3e8" letter-spacing="12">MIND THE LAMPS</text>
     <rect x="90" y="90" width="${width - 180}" height="${height - 180}" fill="none" stroke="#7c2f36" stroke-width="26"/>`;
   await sharp(svg(width, height, body)).jpeg({ quality: 92 }).toFile(join(OUT, 'cushion.jpg'));
 }

@@ -99,7 +99,7 @@ export function demoPieces(now: number): Piece[] {
   const tea = newPiece('demo-tea-canisters', 'Tea canister labels', now - 1 * HOUR_MS);
   const labelling: Piece = {
     ...tea, dueOn: reopening, cure: room,
-    picture: { ...tea.picture, pictureId: 'demo-picture-tea', lettering: 'yes' },
+    picture: { ...tea.picture, pictureId: 'demo-picture-tea', lettering: 'yes', ratio: 'free' },
     surface: { ...tea.surface, kind: 'glass', widthMm: 110, heightMm: 150, shape: { kind: 'cylinder', shareOfRound: 0.4 }, baseCoat: 'chalk-type-paint', baseColour: '#f2ecdc', prepared: ['degrease'] },
     method: { ...tea.method, school: 'A', binder: 'fluid-gel' },
     sheet: { ...tea.sheet, margins: { topMm: 25, rightMm: 6, bottomMm: 25, leftMm: 6 }, copies: 4 },
