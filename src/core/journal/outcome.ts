@@ -1,13 +1,16 @@
 import type { CureWait } from '@/core/cure';
 import type { RubPlan } from '@/core/rub';
+import { sum } from '@/core/shared';
 
 /** A figure of the plan beside what happened. */
-export interface Comparison { what: 'medium' | 'wait' | 'passes' | 'rubbing'; planned: number; actual: number; unit: 'ml' | 'h' | 'count' | 'min' }
+export interface Comparison { what: 'medium' | 'wait' | 'passes' | 'rubbing' | 'hands'; planned: number; actual: number; unit: 'ml' | 'h' | 'count' | 'min' }
 
 export interface Actuals {
   mediumMl: number | null;
   laidAt: number | null;
   passes: readonly { at: number; minutes: number }[];
+  /** Steps whose minutes were measured at the bench. */
+  measured: readonly { minutes: number; planned: number }[];
 }
 
 const MS_PER_HOUR = 3_600_000;
@@ -22,5 +25,6 @@ export function compareWithPlan(plan: { mediumMl: number | null; cure: CureWait 
     rows.push({ what: 'passes', planned: plan.rub.passes.length, actual: actual.passes.length, unit: 'count' });
     rows.push({ what: 'rubbing', planned: plan.rub.minutesTotal, actual: actual.passes.reduce((total, pass) => total + pass.minutes, 0), unit: 'min' });
   }
+  if (actual.measured.length > 0) rows.push({ what: 'hands', planned: sum(actual.measured.map(({ planned }) => planned)), actual: sum(actual.measured.map(({ minutes }) => minutes)), unit: 'min' });
   return rows;
 }

@@ -132,7 +132,7 @@ export function planPiece(job: Job, picture: PictureFacts | null, now: number, a
     sealers: sealerChoices(job.seal.use, job.seal.sheen, binder, fabric),
     sealClock: seal ? sealClock(seal, job.seal.coatsAt) : null,
     cost: pieceCost(pricesOf(job, seal?.sealer.id ?? null, binder, atHand), { binderMl: job.lay.mediumUsedMl ?? lay?.coat.totalMl ?? null, sealerMl: seal?.totalMl ?? null }),
-    comparison: compareWithPlan({ mediumMl: lay?.coat.totalMl ?? null, cure, rub }, { mediumMl: job.lay.mediumUsedMl, laidAt: job.lay.laidAt, passes: job.rub.done }),
+    comparison: compareWithPlan({ mediumMl: lay?.coat.totalMl ?? null, cure, rub }, { mediumMl: job.lay.mediumUsedMl, laidAt: job.lay.laidAt, passes: job.rub.done, measured: job.work.done.flatMap(({ minutes, planned }) => (minutes === null ? [] : [{ minutes, planned }])) }),
   };
 }
 

@@ -40,6 +40,12 @@ describe('steps done', () => {
   });
 });
 
+it('minutes measured stand beside the plan at Keep', () => {
+  const piece = done(readyPiece(), 'print', NOW, 14);
+  expect(plan(piece).comparison.find(({ what }) => what === 'hands')).toEqual({ what: 'hands', planned: 10, actual: 14, unit: 'min' });
+  expect(plan(done(readyPiece(), 'print', NOW)).comparison).toEqual([]);
+});
+
 describe('pace', () => {
   const worked = (step: string, minutes: number | null, planned: number): Pick<Piece, 'work'> => ({ work: { done: [{ step, at: NOW, minutes, planned }], draws: [] } });
   it('is the usual until something was measured, and never runs away', () => {

@@ -18,6 +18,8 @@ export interface Schedule {
   agenda: Agenda;
   change: AgendaAccess['change'];
   pieces: PieceInPlan[];
+  /** Pieces that were left out. */
+  aside: { id: string; name: string }[];
   entries: PlanEntry[];
   built: Built;
   answer: PlanAnswer | null;
@@ -79,8 +81,9 @@ export function useSchedule(): Schedule | undefined {
       return { ...one, finishAt, dueAt: due, lateMs: finishAt !== null && due !== null && finishAt > due ? finishAt - due : 0, pending: pendingOf(one.steps, now) };
     });
     const jobs = shown.map(({ planned: { piece, picture } }) => ({ id: piece.id, name: piece.name, dueAt: dueAt(piece.dueOn), job: piece, picture }));
-    return { agenda, change: access.change, pieces, entries, built, answer, busy, planAfresh, scheduler, jobs, timeZone };
-  }, [agenda, access, built, shelf, shown, now, answer, busy, planAfresh, scheduler, timeZone]);
+    const aside = inPlan.filter(({ planned: { piece } }) => agenda.aside.includes(piece.id)).map(({ planned: { piece } }) => ({ id: piece.id, name: piece.name }));
+    return { agenda, change: access.change, pieces, aside, entries, built, answer, busy, planAfresh, scheduler, jobs, timeZone };
+  }, [agenda, access, built, shelf, inPlan, shown, now, answer, busy, planAfresh, scheduler, timeZone]);
 }
 
 /** The wait that is on its way: of the last step done that something still waits for. */

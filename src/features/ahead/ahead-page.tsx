@@ -71,7 +71,7 @@ function Ahead({ schedule }: { schedule: Schedule }) {
   );
 }
 
-function answer({ pieces, entries, answer: found, busy, agenda }: Schedule, now: number): string {
+function answer({ pieces, entries, answer: found, busy, aside }: Schedule, now: number): string {
   if (busy && !found) return 'Placing all steps …';
   const late = pieces.filter(({ lateMs }) => lateMs > 0);
   const homeless = entries.filter(({ startAt }) => startAt === null);
@@ -80,7 +80,7 @@ function answer({ pieces, entries, answer: found, busy, agenda }: Schedule, now:
   const last = pieces.reduce<number | null>((latest, { finishAt }) => (finishAt === null ? latest : Math.max(latest ?? 0, finishAt)), null);
   if (last === null) return 'Nothing to place.';
   const due = pieces.reduce<number | null>((first, { dueAt }) => (dueAt === null ? first : Math.min(first ?? Infinity, dueAt)), null);
-  return `Everything is done by ${clockTime(last, now)}${due !== null ? `, ${dueSlack(due - last)} before ${dayName(due, now)}` : ''}${agenda.aside.length ? `; ${agenda.aside.length} set aside` : ''}.`;
+  return `Everything is done by ${clockTime(last, now)}${due !== null ? `, ${dueSlack(due - last)} before ${dayName(due, now)}` : ''}${aside.length ? `; ${aside.length} set aside` : ''}.`;
 }
 
 const dueSlack = (ms: number): string => (ms > 0 ? span(ms).replace('in ', '') : 'just');

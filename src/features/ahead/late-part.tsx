@@ -84,14 +84,10 @@ export function LatePart({ schedule }: { schedule: Schedule }) {
             ))}
           </ul>
         ))}
-        {agenda.aside.length > 0 && <p className={css.late}>Set aside: {agenda.aside.map((id) => <AsideName key={id} id={id} onBack={() => void change(({ aside }) => ({ aside: aside.filter((one) => one !== id) }))} />)}</p>}
+        {schedule.aside.map(({ id, name }) => <p key={id} className={css.late}>{name} is set aside. <button type="button" className="plain" onClick={() => void change(({ aside }) => ({ aside: aside.filter((one) => one !== id) }))}>Take it back in</button></p>)}
       </div>
     </Part>
   );
-}
-
-function AsideName({ id, onBack }: { id: string; onBack: () => void }) {
-  return <button type="button" className="plain" onClick={onBack}>take {id.replace(/^demo-/, '').replaceAll('-', ' ')} back in</button>;
 }
 
 function wordsOf(remedy: LateRemedy, jobs: Schedule['jobs']): string {

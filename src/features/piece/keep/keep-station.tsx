@@ -15,7 +15,7 @@ import { useTakePicture } from '../use-take-picture';
 import { PicturePick } from '../picture/picture-drop';
 import css from './keep.module.css';
 
-const COMPARED: Readonly<Record<Comparison['what'], string>> = { medium: 'Medium', wait: 'Wait before rubbing', passes: 'Passes', rubbing: 'Minutes of rubbing' };
+const COMPARED: Readonly<Record<Comparison['what'], string>> = { medium: 'Medium', wait: 'Wait before rubbing', passes: 'Passes', rubbing: 'Minutes of rubbing', hands: 'Minutes of steps measured at the bench' };
 const COSTS: Readonly<Record<CostLine['item'], string>> = { print: 'Print', blank: 'Blank', binder: 'Binder', sealer: 'Sealer' };
 
 export function KeepStation() {
