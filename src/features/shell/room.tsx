@@ -30,8 +30,8 @@ export function RoomProvider({ children }: { children: ReactNode }) {
   useEffect(() => {
     if (!sensor) { set(OFF); return; }
     let stretch = -1;
-    let close = () => undefined as void;
-    let ended = false;
+    let close: () => void = () => undefined;
+    let turn = 0;
     const onReadings = (readings: readonly AirReading[]) => {
       const last = readings.at(-1);
       if (!last) return;
@@ -41,10 +41,19 @@ export function RoomProvider({ children }: { children: ReactNode }) {
       stretch = Math.floor(last.at / STRETCH_MS);
       void keepReading(database(), readings);
     };
-    void storedRoom(database()).then(({ readings }) => {
-      if (!ended) close = listenToRoom({ onReadings, onState: (state) => set({ state }) }, clockAheadMs, readings.at(-1)?.at ?? 0);
-    });
-    return () => { ended = true; close(); };
+    // Only while the page is seen: a browser holds few connections at once, and what was missed is remembered.
+    const follow = () => {
+      const mine = ++turn;
+      close();
+      close = () => undefined;
+      if (document.visibilityState === 'hidden') return;
+      void storedRoom(database()).then(({ readings }) => {
+        if (mine === turn) close = listenToRoom({ onReadings, onState: (state) => set({ state }) }, clockAheadMs, readings.at(-1)?.at ?? 0);
+      });
+    };
+    follow();
+    document.addEventListener('visibilitychange', follow);
+    return () => { turn++; close(); document.removeEventListener('visibilitychange', follow); };
   }, [sensor, clockAheadMs, set]);
 
   return <RoomContext.Provider value={store}>{children}</RoomContext.Provider>;
