@@ -49,7 +49,7 @@ const instant = () => Joi.number().min(0).max(8.64e15).required();
 const byStep = () => Joi.object().pattern(Joi.string().max(200), Joi.number().min(0).max(8.64e15)).required();
 const places = (max: number) => Joi.number().integer().min(0).max(max).required();
 
-export const AGENDA_SCHEMA = Joi.object({
+const AGENDA_SCHEMA = Joi.object({
   id: Joi.string().valid('agenda').required(), version: Joi.number().valid(1).required(),
   weekly: Joi.array().items(Joi.array().items(span()).max(12)).length(7).required(), days: Joi.object().pattern(Joi.string().pattern(/^\d{4}-\d{2}-\d{2}$/), spans()).required(), quiet: span().allow(null).required(),
   busy: Joi.array().items(Joi.object({ id: Joi.string().max(400).required(), title: Joi.string().allow('').max(400).required(), fromAt: instant(), untilAt: instant() })).max(5000).required(), busyFrom: Joi.string().max(300).allow(null).required(),

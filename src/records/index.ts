@@ -4,8 +4,8 @@ export { DEFAULT_SETTINGS, readSettings, type Settings } from './settings';
 export { BUNDLE_FORMAT, BUNDLE_SCHEMA, BUNDLE_VERSION, type BundleManifest } from './bundle';
 export { migrateToCurrent, type Migration, type VersionCode } from './version';
 export {
-  EMPTY_STASH, ITEM_KINDS, ITEM_SCHEMA, NO_LABEL, STASH_MIGRATIONS, STASH_SCHEMA, STASH_VERSION, UNIT_OF, atHandOf, itemsOf, newItem, readStash, type ItemKind, type ItemUnit, type Stash, type StashItem,
+  EMPTY_STASH, ITEM_KINDS, ITEM_SCHEMA, UNIT_OF, atHandOf, itemsOf, newItem, readStash, type ItemKind, type ItemUnit, type Stash, type StashItem,
 } from './stash';
-export { AGENDA_SCHEMA, EMPTY_AGENDA, freeHoursOf, readAgenda, type Agenda, type BusyTime } from './agenda';
+export { EMPTY_AGENDA, freeHoursOf, readAgenda, type Agenda, type BusyTime } from './agenda';
 export { EMPTY_ROOM, readRoom, type RoomRecord } from './room';
 export { readTimer, type BenchTimer } from './timer';

@@ -5,7 +5,7 @@ import { TRUE_PRINTER, type PrinterTruth } from '@/core/sheet';
 import { migrateToCurrent, type Migration } from './version';
 
 /** Version 1 had notes on binders; 2 has items of every kind, with what is left of them. */
-export const STASH_VERSION = 2;
+const STASH_VERSION = 2;
 
 export const ITEM_KINDS = ['binder', 'sealer', 'paint', 'paper', 'blank', 'tool', 'printer', 'oven', 'brush'] as const;
 export type ItemKind = (typeof ITEM_KINDS)[number];
@@ -36,7 +36,7 @@ export interface StashItem {
 export interface Stash { id: 'stash'; version: typeof STASH_VERSION; printer: PrinterAtHand; papers: PrintId[]; skill: 1 | 2 | 3; truth: PrinterTruth; items: StashItem[] }
 
 export const EMPTY_STASH: Stash = { id: 'stash', version: STASH_VERSION, printer: 'copy-shop', papers: ['laser-plain'], skill: 2, truth: TRUE_PRINTER, items: [] };
-export const NO_LABEL: LabelValues = { filmUm: null, waitHours: null, openMinutes: null };
+const NO_LABEL: LabelValues = { filmUm: null, waitHours: null, openMinutes: null };
 export const UNIT_OF: Readonly<Record<ItemKind, ItemUnit>> = { binder: 'ml', sealer: 'ml', paint: 'ml', paper: 'sheets', blank: 'pieces', tool: 'pieces', printer: 'pieces', oven: 'pieces', brush: 'pieces' };
 
 export const newItem = (id: string, kind: ItemKind, name: string, now: number, patch: Partial<StashItem> = {}): StashItem =>
@@ -53,7 +53,7 @@ export const ITEM_SCHEMA = Joi.object({
   label: Joi.object({ filmUm: maybe(20, 2000), waitHours: maybe(0.02, 2000), openMinutes: maybe(0.5, 240) }).required(), limitC: maybe(30, 400), note: Joi.string().allow('').max(500).required(),
 });
 
-export const STASH_SCHEMA = Joi.object({
+const STASH_SCHEMA = Joi.object({
   id: Joi.string().valid('stash').required(), version: Joi.number().valid(STASH_VERSION).required(), printer: Joi.string().valid('copy-shop', 'laser', 'inkjet').required(),
   papers: Joi.array().items(Joi.string().valid(...PRINTS.map((print) => print.id))).unique().required(), skill: Joi.number().valid(1, 2, 3).required(),
   truth: Joi.object({ acrossMm: maybe(90, 110), alongMm: maybe(90, 110), marginMm: maybe(0, 30) }).required(),
@@ -74,7 +74,7 @@ const notesBecomeItems: Migration = {
   }),
 };
 
-export const STASH_MIGRATIONS: readonly Migration[] = [notesBecomeItems];
+const STASH_MIGRATIONS: readonly Migration[] = [notesBecomeItems];
 
 /** What can't be read becomes the empty stash: it is never worth refusing to start for. */
 export function readStash(data: unknown): Stash {

@@ -4,7 +4,7 @@ import type { BusyTime } from '@/records';
 
 export type BusyCode = 'calendar-too-large' | 'calendar-unreadable' | 'calendar-none' | 'calendar-too-many';
 
-export const MOST_CALENDAR_BYTES = 2_000_000;
+const MOST_CALENDAR_BYTES = 2_000_000;
 const MOST_BUSY = 2000;
 /** Turns of one repeating event that are looked at, those before the span included. */
 const MOST_TURNS = 20_000;

@@ -25,7 +25,7 @@ export interface AirRecord { readings: readonly AirReading[]; profile: DayProfil
 const MS_PER_MINUTE = 60_000;
 const MS_PER_HOUR = 3_600_000;
 const MS_PER_DAY = 24 * MS_PER_HOUR;
-export const GAP_MINUTES = 90;
+const GAP_MINUTES = 90;
 
 /** @param readings ascending; @param usual for times that nothing else tells; @param hourOf local hour of an instant, 0–24 with its fraction */
 export function airCourse({ readings, profile }: AirRecord, usual: Air, span: { fromAt: number; untilAt: number; stepMs?: number }, hourOf: (at: number) => number = localHour): AirCourse {

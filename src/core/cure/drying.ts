@@ -20,10 +20,10 @@ export interface DryingFactor {
   limited: boolean;
 }
 
-export const FILM_EXPONENT = 1.5;
-export const FAN_FACTOR = 0.7;
+const FILM_EXPONENT = 1.5;
+const FAN_FACTOR = 0.7;
 /** A board with a weight on it loses water at its rim only in part; one that is covered or stacked hardly at all. */
-export const COVER_FACTORS: Readonly<Record<Cover, number>> = { open: 1, weighted: 1.3, covered: 1.8 };
+const COVER_FACTORS: Readonly<Record<Cover, number>> = { open: 1, weighted: 1.3, covered: 1.8 };
 const LEAST_FACTOR = 0.4;
 const GREATEST_FACTOR = 4;
 const SLOWEST_RATE = 1 / GREATEST_FACTOR;

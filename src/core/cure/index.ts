@@ -1,5 +1,5 @@
 export { REFERENCE_AIR, REFERENCE_VPD_KPA, saturationPressureKpa, vapourPressureDeficitKpa, type Air, type Cover, type Room } from './vapour';
-export { GAP_MINUTES, airCourse, dayBetween, type AirCourse, type AirGap, type AirReading, type AirRecord, type DayProfile } from './course';
+export { airCourse, dayBetween, type AirCourse, type AirGap, type AirReading, type AirRecord, type DayProfile } from './course';
 export { changingDrying, dryingFactor, gatheredOver, steadyDrying, type Drying, type DryingFactor } from './drying';
 export { COLDEST_FILM_C, DAMPEST_PERCENT, cureWait, type CureInput, type CureWait, type WaitRule, type WaitWarning } from './wait';
 export { OVEN_CYCLES, ovenById, ovenHours, ovenRefusal, type OvenCycle, type OvenId, type OvenPiece, type OvenRefusal } from './oven';

@@ -27,7 +27,7 @@ export interface Built {
   steps: readonly { id: string; pieceId: string; step: RunStep }[];
 }
 
-export const GRID_MINUTES = 5;
+const GRID_MINUTES = 5;
 const MS_PER_MINUTE = 60_000;
 const MS_PER_DAY = 86_400_000;
 const LEAST_DAYS = 45;

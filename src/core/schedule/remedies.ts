@@ -6,7 +6,7 @@ import type { DaySpan } from '@/core/measure';
 import { applyPatch, foresee, runSteps, type Job, type JobPatch, type PictureFacts } from '@/core/plan';
 import type { AtHand } from '@/core/method';
 import { buildInstance, type BuildInput, type Built, type PieceSteps } from './from-plans';
-import { dayOf } from './free-hours';
+import { dayOf, weekdayOf } from './free-hours';
 
 export interface JobInPlan { id: string; name: string; dueAt: number | null; job: Job; picture: PictureFacts | null }
 
@@ -67,8 +67,7 @@ function moreToday({ now, hours, timeZone }: Omit<BuildInput, 'pieces'>): { day:
   const day = dayOf(now, timeZone);
   const minute = Math.ceil(minuteOfDay(now, timeZone) / 5) * 5;
   const until = hours.quiet && hours.quiet.fromMinute > hours.quiet.untilMinute ? Math.min(EVENING_MINUTE, hours.quiet.fromMinute) : EVENING_MINUTE;
-  const weekday = new Date(`${day}T00:00:00Z`).getUTCDay();
-  const present = hours.days[day] ?? hours.weekly[weekday];
+  const present = hours.days[day] ?? hours.weekly[weekdayOf(day)];
   const free = present.reduce((sum, span) => sum + Math.max(0, Math.min(span.untilMinute, until) - Math.max(span.fromMinute, minute)), 0);
   return until - minute - free >= LEAST_MINUTES ? { day, spans: [{ fromMinute: minute, untilMinute: until }] } : null;
 }

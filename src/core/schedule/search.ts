@@ -70,7 +70,7 @@ export function searchOn(bench: Bench, { tries, seed, progress = () => 0 }: Sear
 }
 
 /** Minutes of hands and waits from each step to its piece's end, in usual air. */
-export function tailsOf({ instance: { tasks }, followers, ripeness }: Bench): Float64Array {
+function tailsOf({ instance: { tasks }, followers, ripeness }: Bench): Float64Array {
   const tails = new Float64Array(tasks.length);
   for (let index = tasks.length - 1; index >= 0; index--) {
     const task = tasks[index];
