@@ -28,13 +28,10 @@ export function exactModel(instance: Instance, gridMinutes: number, horizonMinut
       if (maxMinutes !== null) rows.push(`${[...starts[index].map((start) => term(start, x(index, start))), ...starts[before].map((start) => term(-start, x(before, start)))].join(' ')} <= ${tasks[before].minutes + maxMinutes}`);
     }
   });
-  const crowd = (spans: (task: number, start: number) => [number, number] | null, limit: number) => {
-    for (let slot = 0; slot < horizonMinutes * 2; slot += gridMinutes) {
-      const over = tasks.flatMap((_, index) => starts[index].filter((start) => { const span = spans(index, start); return span !== null && span[0] < slot + gridMinutes && span[1] > slot; }).map((start) => x(index, start)));
-      if (over.length > limit) rows.push(`${over.map((name) => term(1, name)).join(' ')} <= ${limit}`);
-    }
-  };
-  crowd((index, start) => [start, start + tasks[index].minutes], 1);
+  for (let slot = 0; slot < horizonMinutes; slot += gridMinutes) {
+    const over = tasks.flatMap((task, index) => starts[index].filter((start) => start < slot + gridMinutes && start + task.minutes > slot).map((start) => x(index, start)));
+    if (over.length > 1) rows.push(`${over.map((name) => term(1, name)).join(' ')} <= 1`);
+  }
   for (const place of ['bench', 'rack', 'oven'] as const) crowdAt(place);
   function crowdAt(place: 'bench' | 'rack' | 'oven') {
     // Hands' own time on the bench and the waits that lie there are two spans of one step.

@@ -1,7 +1,7 @@
 export { Themed } from './themed';
 export { ClockProvider, useClock, useNow } from './clock';
 export { UnitsProvider, useUnits } from './units-context';
-export { afterTime, clockTime, dayName, longDate, span } from './times';
+export { afterTime, clockTime, dayName, longDate, span, timeZoneHere } from './times';
 export { WetnessMark, WETNESS_WORDS } from './wetness-mark';
 export { StateMark, STATE_WORDS } from './state-mark';
 export { Answer, Because, Cautions, Fields, NextRow, Note, Part, Steps, Wide, Worksheet, type ReasonLine } from './worksheet';

@@ -33,3 +33,6 @@ export function span(ms: number): string {
   const words = minutes < 60 ? `${minutes} min` : minutes < 2880 ? `${Math.floor(minutes / 60)} h${minutes % 60 ? ` ${minutes % 60} min` : ''}` : `${Math.round(minutes / 1440)} days`;
   return ms >= 0 ? `in ${words}` : `${words} ago`;
 }
+
+/** The time zone of this machine, as the calendar names it. */
+export const timeZoneHere = (): string => Intl.DateTimeFormat().resolvedOptions().timeZone;

@@ -29,6 +29,7 @@ const GREATEST_FACTOR = 4;
 const SLOWEST_RATE = 1 / GREATEST_FACTOR;
 const FASTEST_RATE = 1 / LEAST_FACTOR;
 const MS_PER_HOUR = 3_600_000;
+const MS_PER_DAY = 24 * MS_PER_HOUR;
 
 /** @param filmShare wet film ÷ nominal film; @param surfaceFactor 1 for painted wood */
 export function dryingFactor(filmShare: number, room: Room, surfaceFactor: number): DryingFactor {
@@ -55,33 +56,45 @@ export const steadyDrying = ({ total }: DryingFactor): Drying => ({ gathered: (h
  * @param startAt epoch ms; before the course its first step goes on, after it its last day repeats on average
  */
 export function changingDrying(course: AirCourse, still: number, startAt: number): Drying {
-  const gatheredAt = gatheredOver(course, still);
   const { fromAt, stepMs } = course;
-  const count = course.vpdKpa.length;
-  const stepHours = stepMs / MS_PER_HOUR;
-  const day = Math.min(count, Math.max(1, Math.round(24 / stepHours)));
-  const lateRate = (gatheredAt[count] - gatheredAt[count - day]) / (day * stepHours);
-  const earlyRate = gatheredAt[1] / stepHours;
-  const totalAt = (at: number): number => {
-    const step = (at - fromAt) / stepMs;
-    if (step <= 0) return step * stepHours * earlyRate;
-    if (step >= count) return gatheredAt[count] + (step - count) * stepHours * lateRate;
-    const whole = Math.floor(step);
-    return gatheredAt[whole] + (step - whole) * (gatheredAt[whole + 1] - gatheredAt[whole]);
+  const { at, timeOf } = gatheredLine(gatheredOver(course, still), stepMs, Math.round(MS_PER_DAY / stepMs));
+  const begun = at(startAt - fromAt);
+  return { gathered: (hours) => at(startAt + hours * MS_PER_HOUR - fromAt) - begun, hoursFor: (labelHours) => (fromAt + timeOf(begun + labelHours) - startAt) / MS_PER_HOUR };
+}
+
+/** What is gathered by a time from the table's start, and the time by which so much is gathered. */
+export interface GatheredLine { at: (time: number) => number; timeOf: (total: number) => number }
+
+/**
+ * A table of sums read as a line: straight between its entries, before the first as in its first step, past the last as on its last day on average.
+ *
+ * @param step between two entries, in the unit that times are given in; @param stepsPerDay how many entries make a day
+ */
+export function gatheredLine(table: Float64Array, step: number, stepsPerDay: number): GatheredLine {
+  const last = table.length - 1;
+  const day = Math.max(1, Math.min(last, stepsPerDay));
+  const lateRate = (table[last] - table[last - day]) / (day * step);
+  const earlyRate = table[1] / step;
+  return {
+    at(time) {
+      const at = time / step;
+      if (at <= 0) return time * earlyRate;
+      if (at >= last) return table[last] + (time - last * step) * lateRate;
+      const whole = Math.floor(at);
+      return table[whole] + (at - whole) * (table[whole + 1] - table[whole]);
+    },
+    timeOf(total) {
+      if (total <= 0) return total / earlyRate;
+      if (total >= table[last]) return last * step + (total - table[last]) / lateRate;
+      let [low, high] = [0, last];
+      while (high - low > 1) {
+        const middle = (low + high) >> 1;
+        if (table[middle] <= total) low = middle;
+        else high = middle;
+      }
+      return (low + (total - table[low]) / (table[low + 1] - table[low])) * step;
+    },
   };
-  const begun = totalAt(startAt);
-  const instantOf = (total: number): number => {
-    if (total <= 0) return fromAt + (total / earlyRate) * MS_PER_HOUR;
-    if (total >= gatheredAt[count]) return fromAt + count * stepMs + ((total - gatheredAt[count]) / lateRate) * MS_PER_HOUR;
-    let [low, high] = [0, count];
-    while (high - low > 1) {
-      const middle = (low + high) >> 1;
-      if (gatheredAt[middle] <= total) low = middle;
-      else high = middle;
-    }
-    return fromAt + (low + (total - gatheredAt[low]) / (gatheredAt[low + 1] - gatheredAt[low])) * stepMs;
-  };
-  return { gathered: (hours) => totalAt(startAt + hours * MS_PER_HOUR) - begun, hoursFor: (labelHours) => (instantOf(begun + labelHours) - startAt) / MS_PER_HOUR };
 }
 
 /**

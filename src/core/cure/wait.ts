@@ -56,8 +56,7 @@ export function cureWait({ binder, surface, filmUm, room, school, labelHours, th
   const { min, max } = binder.waitHours;
   const floorHours = binder.clockFloorHours;
   const floored = (hours: number) => Math.max(hours, floorHours);
-  const startAt = through?.startAt ?? signs[0]?.at ?? 0;
-  const share = signs.length > 0 && min > 0 && through ? signShare(signs, min, (at) => drying.gathered((at - startAt) / MS_PER_HOUR)) : 1;
+  const share = through && signs.length > 0 && min > 0 ? signShare(signs, min, (at) => drying.gathered((at - through.startAt) / MS_PER_HOUR)) : 1;
   const hoursFor = (labelled: number) => (labelled === 0 ? 0 : drying.hoursFor(labelled * share));
   const middle = (min + max) / 2;
   const likely = hoursFor(middle);

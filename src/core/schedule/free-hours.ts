@@ -61,10 +61,15 @@ const quietOf = (quiet: DaySpan | null): DaySpan[] => {
   return [{ fromMinute: 0, untilMinute: quiet.untilMinute }, { fromMinute: quiet.fromMinute, untilMinute: DAY_MINUTES }];
 };
 
+/** Minutes of the local day at an instant. */
+export function minuteOfDay(at: number, timeZone: string): number {
+  const date = new TZDate(at, timeZone);
+  return date.getHours() * 60 + date.getMinutes();
+}
+
 /** Whether a moment lies in the quiet hours. */
 export function isQuiet(quiet: DaySpan | null, at: number, timeZone: string): boolean {
-  const date = new TZDate(at, timeZone);
-  const minute = date.getHours() * 60 + date.getMinutes();
+  const minute = minuteOfDay(at, timeZone);
   return quietOf(quiet).some((span) => minute >= span.fromMinute && minute < span.untilMinute);
 }
 

@@ -180,13 +180,19 @@ export class Placing {
 
 const MOST_TRIES = 4000;
 
+/** A schedule that holds only what the person pinned. */
+export function withPinned(bench: Bench): Placing {
+  const placing = new Placing(bench);
+  for (const index of bench.pinned) placing.book(index, bench.instance.tasks[index].pinnedAt ?? 0);
+  return placing;
+}
+
 /** A schedule from an order of keys: among the steps whose predecessors are placed, the one with the least key is next. Pinned ones are booked first. */
 export function placeByKeys(bench: Bench, keys: ArrayLike<number>): Starts {
-  const { instance: { tasks }, followers, pinned } = bench;
-  const placing = new Placing(bench);
+  const { followers } = bench;
+  const placing = withPinned(bench);
   const waiting = bench.waitsFor.slice();
   const open: number[] = [];
-  for (const index of pinned) placing.book(index, tasks[index].pinnedAt ?? 0);
   for (let index = 0; index < waiting.length; index++) if (waiting[index] === 0) open.push(index);
   while (open.length > 0) {
     let best = 0;

@@ -6,7 +6,7 @@ import type { DaySpan } from '@/core/measure';
 import { applyPatch, foresee, runSteps, type Job, type JobPatch, type PictureFacts } from '@/core/plan';
 import type { AtHand } from '@/core/method';
 import { buildInstance, type BuildInput, type Built, type PieceSteps } from './from-plans';
-import { dayOf, weekdayOf } from './free-hours';
+import { dayOf, minuteOfDay, weekdayOf } from './free-hours';
 
 export interface JobInPlan { id: string; name: string; dueAt: number | null; job: Job; picture: PictureFacts | null }
 
@@ -71,9 +71,3 @@ function moreToday({ now, hours, timeZone }: Omit<BuildInput, 'pieces'>): { day:
   const free = present.reduce((sum, span) => sum + Math.max(0, Math.min(span.untilMinute, until) - Math.max(span.fromMinute, minute)), 0);
   return until - minute - free >= LEAST_MINUTES ? { day, spans: [{ fromMinute: minute, untilMinute: until }] } : null;
 }
-
-const minuteOfDay = (at: number, timeZone: string): number => {
-  const parts = new Intl.DateTimeFormat('en-GB', { timeZone, hour: '2-digit', minute: '2-digit', hourCycle: 'h23' }).formatToParts(at);
-  const value = (type: string) => Number(parts.find((part) => part.type === type)?.value ?? 0);
-  return value('hour') * 60 + value('minute');
-};

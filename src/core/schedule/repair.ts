@@ -2,9 +2,8 @@
  * After a change: the schedule as it was, moved as little as the change asks for. Steps whose place still holds stay; the others find the nearest later place
  * round them; only where that makes a piece late that was not, all later steps are pushed on in their order instead, or the whole is planned anew.
  */
-import type { Starts } from './instance';
-import { Placing, benchOf, outcomeOf, type Bench } from './placing';
-import type { Instance } from './instance';
+import type { Instance, Starts } from './instance';
+import { benchOf, outcomeOf, withPinned, type Bench, type Placing } from './placing';
 import { searchOn } from './search';
 
 export interface Repaired { starts: Starts; moved: number[]; how: 'kept' | 'fitted' | 'pushed' | 'anew' }
@@ -35,8 +34,8 @@ function roundWhatStays(bench: Bench, before: Starts): Starts {
   const order = inOrder(bench, before);
   // A step can stay if it stands alone where it stood: found by placing all in order and seeing who is not pushed.
   const stays = new Uint8Array(tasks.length);
-  const trial = new Placing(bench);
-  tasks.forEach((task, index) => { if (task.pinnedAt !== null) { trial.book(index, task.pinnedAt); stays[index] = 1; } });
+  const trial = withPinned(bench);
+  for (const index of bench.pinned) stays[index] = 1;
   for (const index of order) {
     const isTied = tasks[index].after.some((one) => tied[one] === index && tasks[one].pinnedAt === null);
     if (!Number.isNaN(trial.starts[index]) || isTied) continue;
@@ -46,8 +45,7 @@ function roundWhatStays(bench: Bench, before: Starts): Starts {
     // Tied steps stay together or not at all.
     if (last !== undefined && tied[last] >= 0 && !stays[tied[last]]) for (const one of chain) { trial.free(one); stays[one] = 0; }
   }
-  for (const index of order) if (Number.isNaN(trial.starts[index]) && ready(trial, bench, index)) trial.placeFrom(index, Math.max(trial.lowerBound(index), Number.isNaN(before[index]) ? 0 : before[index]));
-  return trial.starts;
+  return placeRest(trial, bench, order, before);
 
   function stands(index: number): boolean {
     const wanted = before[index];
@@ -59,15 +57,14 @@ function roundWhatStays(bench: Bench, before: Starts): Starts {
 }
 
 /** All in the order of their old starts, none sooner than it stood. */
-function pushedOn(bench: Bench, before: Starts): Starts {
-  const { instance: { tasks } } = bench;
-  const placing = new Placing(bench);
-  tasks.forEach((task, index) => { if (task.pinnedAt !== null) placing.book(index, task.pinnedAt); });
-  for (const index of inOrder(bench, before)) if (Number.isNaN(placing.starts[index]) && ready(placing, bench, index)) placing.placeFrom(index, Math.max(placing.lowerBound(index), Number.isNaN(before[index]) ? 0 : before[index]));
+const pushedOn = (bench: Bench, before: Starts): Starts => placeRest(withPinned(bench), bench, inOrder(bench, before), before);
+
+/** Places what is not placed yet, in an order, none sooner than it stood and none before what must come first. */
+function placeRest(placing: Placing, { instance: { tasks } }: Bench, order: readonly number[], before: Starts): Starts {
+  const ready = (index: number) => tasks[index].after.every((one) => !Number.isNaN(placing.starts[one]));
+  for (const index of order) if (Number.isNaN(placing.starts[index]) && ready(index)) placing.placeFrom(index, Math.max(placing.lowerBound(index), Number.isNaN(before[index]) ? 0 : before[index]));
   return placing.starts;
 }
-
-const ready = (placing: Placing, { instance: { tasks } }: Bench, index: number): boolean => tasks[index].after.every((one) => !Number.isNaN(placing.starts[one]));
 
 /** By old start, but never before what must come first: new steps right after their predecessors. */
 function inOrder({ instance: { tasks } }: Bench, before: Starts): number[] {

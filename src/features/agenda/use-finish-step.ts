@@ -2,13 +2,13 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useCallback } from 'react';
 import { applyPatch, completeStep, type PiecePlan, type RunStep } from '@/core/plan';
+import { stepKey } from '@/core/schedule';
 import { readPiece, type Piece } from '@/records';
 import { database, readShelf, savePiece, stepHistory } from '@/storage';
 import { useNotice, useStash } from '@/features/shell';
 import { sentenceFor, useClock, useUnits } from '@/ui';
 import { drawsFor } from './draws';
 import { useAgenda } from './use-agenda';
-import { keyOf } from './use-schedule';
 
 /** All pieces that took something out of the stash, removed ones too. */
 export const useStashUsers = (): Pick<Piece, 'id' | 'name' | 'work'>[] => useLiveQuery(async () => {
@@ -31,7 +31,7 @@ export function useFinishStep() {
     const method = job.method.binder !== piece.method.binder || job.method.school !== piece.method.school ? { method: { school: job.method.school, binder: job.method.binder } } : {};
     const saved = await savePiece(database(), { base: piece, mine: applyPatch(piece, { ...patch, ...method }), label: step.title.toLowerCase(), now });
     if (!saved.ok) { notice({ text: sentenceFor(saved.error, units), tone: 'error' }); return false; }
-    const key = keyOf(piece.id, step.id);
+    const key = stepKey(piece.id, step.id);
     await agenda?.change(({ pins, notBefore, running }) => ({
       pins: Object.fromEntries(Object.entries(pins).filter(([id]) => id !== key)), notBefore: Object.fromEntries(Object.entries(notBefore).filter(([id]) => id !== key)), running: running?.step === key ? null : running,
     }));

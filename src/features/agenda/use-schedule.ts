@@ -1,10 +1,10 @@
 'use client';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { dueAt, foresee, runSteps, type Foreseen, type RunStep } from '@/core/plan';
-import { buildInstance, stepKey, type Built, type JobInPlan } from '@/core/schedule';
+import { buildInstance, type Built, type JobInPlan } from '@/core/schedule';
 import { usePlannedPieces, useShelf, useStash, type PlannedPiece } from '@/features/shell';
 import { freeHoursOf, type Agenda, type Piece } from '@/records';
-import { useNow } from '@/ui';
+import { timeZoneHere, useNow } from '@/ui';
 import { openScheduler, type Scheduler } from '@/workers/schedule/client';
 import type { PlanAnswer } from '@/workers/schedule/protocol';
 import { useAgenda, type AgendaAccess } from './use-agenda';
@@ -38,7 +38,6 @@ const PLAN_MS = 900;
 const IMPROVE_MS = 10_000;
 const IMPROVE_FROM_STEPS = 60;
 const WORTH_SHARE = 0.995;
-export const timeZoneHere = (): string => Intl.DateTimeFormat().resolvedOptions().timeZone;
 
 /** The plan of all pieces: built from their steps, kept by the agenda, brought up to date in a worker after every change and every five minutes. */
 export function useSchedule(): Schedule | undefined {
@@ -147,5 +146,3 @@ function usePlanner(built: Built | null, access: AgendaAccess | undefined) {
   const planAfresh = useCallback(() => setAfresh((count) => count + 1), []);
   return { answer, busy, planAfresh, scheduler };
 }
-
-export const keyOf = (pieceId: string, stepId: string): string => stepKey(pieceId, stepId);

@@ -2,8 +2,7 @@
 import { useEffect } from 'react';
 import { isQuiet } from '@/core/schedule';
 import { database, storedAgenda } from '@/storage';
-import { useClock } from '@/ui';
-import { clockTime } from '@/ui';
+import { clockTime, timeZoneHere, useClock } from '@/ui';
 import { useNotice } from './notices';
 import { usePlannedPieces, useShelf } from './use-shelf';
 import { useRouter } from 'next/navigation';
@@ -34,7 +33,7 @@ export function CureWatch() {
           const text = late ? `${piece.name}: ready to rub since ${clockTime(ripeAt, clock())}.` : `${piece.name}: ready to rub now.`;
           notice({ text, action: { label: 'Open', run: () => router.push(`/piece/${piece.id}/rub`) } });
           // In the quiet hours the page says it, and nothing rings.
-          if ('Notification' in window && Notification.permission === 'granted') void storedAgenda(database()).then(({ quiet }) => { if (!isQuiet(quiet, clock(), Intl.DateTimeFormat().resolvedOptions().timeZone)) new Notification('Fobbet', { body: text, tag: mark }); });
+          if ('Notification' in window && Notification.permission === 'granted') void storedAgenda(database()).then(({ quiet }) => { if (!isQuiet(quiet, clock(), timeZoneHere())) new Notification('Fobbet', { body: text, tag: mark }); });
         };
         // A timer holds at most 24 days; a longer wait is renewed when the page is next opened.
         return setTimeout(tell, Math.min(2 ** 31 - 1, Math.max(0, ripeAt - clock())));

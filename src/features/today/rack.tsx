@@ -1,6 +1,5 @@
 'use client';
 import Link from 'next/link';
-import { useEffect, useRef } from 'react';
 import type { PieceInPlan, Schedule } from '@/features/agenda';
 import { useRoomNow, useSettings } from '@/features/shell';
 import { WETNESS_WORDS, WetnessMark, clockTime, span, useNow, useUnits } from '@/ui';
@@ -52,18 +51,16 @@ function RackRow({ row, now }: { row: Drying; now: number }) {
   );
 }
 
-/** The room as it is read now, or as it was typed. The figures are written straight into the page: nothing else is drawn anew. */
+/** The room as it is read now, or as it was typed. It alone is drawn anew with each reading. */
 function Room() {
   const { settings, change } = useSettings();
   const units = useUnits();
   const now = useRoomNow();
   const air = now.reading ?? settings.room;
-  const shown = useRef<HTMLParagraphElement>(null);
-  useEffect(() => { if (shown.current) shown.current.dataset.state = now.state; }, [now.state]);
   return (
     <section className={css.room}>
       <h2>Room</h2>
-      <p ref={shown} data-testid="room-now"><b>{units.temperature(air.temperatureC)}</b> <b>{Math.round(air.humidityPercent)} %</b></p>
+      <p data-state={now.state} data-testid="room-now"><b>{units.temperature(air.temperatureC)}</b> <b>{Math.round(air.humidityPercent)} %</b></p>
       <p className={css.quiet}>{now.state === 'off' ? 'as last typed at a piece’s Cure' : now.state === 'live' ? 'read by the simulated sensor just now' : now.state === 'lost' ? 'the sensor is lost; this is what it read last' : now.state === 'silent' ? 'the sensor is silent; this is what it read last' : 'calling the sensor'}</p>
       <button type="button" className="plain" onClick={() => change({ sensor: !settings.sensor })} data-testid="sensor-switch">{settings.sensor ? 'Stop listening to the sensor' : 'Listen to the simulated sensor'}</button>
     </section>
