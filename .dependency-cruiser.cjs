@@ -1,14 +1,15 @@
-/** The arrows of docs/architecture.md: app → features → {ui, workers, storage, standins} → records → core. An arrow the wrong way fails the build. */
+/** The arrows of docs/architecture.md: app → features → { ui, workers, storage, standins, demo } → words → records → core. An arrow the wrong way fails the build. */
 const below = {
   core: [],
   records: ['core'],
-  ui: ['core', 'records'],
-  workers: ['core', 'records'],
+  words: ['core', 'records'],
+  ui: ['core', 'records', 'words'],
+  workers: ['core', 'records', 'words', 'storage'],
   storage: ['core', 'records'],
   standins: ['core', 'records'],
   demo: ['core', 'records'],
-  features: ['core', 'records', 'ui', 'workers', 'storage', 'standins', 'demo'],
-  app: ['core', 'records', 'ui', 'workers', 'storage', 'standins', 'demo', 'features'],
+  features: ['core', 'records', 'words', 'ui', 'workers', 'storage', 'standins', 'demo'],
+  app: ['core', 'records', 'words', 'ui', 'workers', 'storage', 'standins', 'demo', 'features'],
 };
 const layers = Object.keys(below);
 const TESTS = '\\.test\\.tsx?$|^src/testing/';
@@ -22,9 +23,43 @@ module.exports = {
       from: { path: `^src/${layer}/`, pathNot: TESTS },
       to: { path: '^src/', pathNot: `^src/(${[layer, ...below[layer]].join('|')})/` },
     })),
-    { name: 'core-is-plain', severity: 'error', comment: 'The core has no interface, storage or framework in it.', from: { path: '^src/core/' }, to: { path: 'node_modules/(react|react-dom|next|@mui|@emotion|dexie|comlink)(/|$)' } },
+    {
+      name: 'core-is-plain',
+      severity: 'error',
+      comment: 'The core has no interface, storage or framework in it.',
+      from: { path: '^src/core/' },
+      to: { path: 'node_modules/(react|react-dom|next|@mui|@emotion|dexie|comlink)(/|$)' },
+    },
+    {
+      name: 'stations-never-import-plan',
+      severity: 'error',
+      comment: 'The plan is a fold over the stations: what they share stands in core/stations.',
+      from: { path: '^src/core/stations/', pathNot: TESTS },
+      to: { path: '^src/core/(plan|findings|schedule)/' },
+    },
+    {
+      name: 'pdf-library-behind-one-file',
+      severity: 'error',
+      from: { path: '^src/', pathNot: `^src/core/sheet/pdf-kit\\.ts$|${TESTS}` },
+      to: { path: 'node_modules/@cantoo/pdf-lib' },
+    },
     { name: 'no-circles', severity: 'error', from: { path: '^src/' }, to: { circular: true } },
-    { name: 'no-lost-imports', severity: 'error', from: { path: '^src/' }, to: { couldNotResolve: true, pathNot: '^plotly\\.js$' } },
+    {
+      name: 'no-lost-imports',
+      severity: 'error',
+      from: { path: '^src/' },
+      to: { couldNotResolve: true, pathNot: '^plotly\\.js$' },
+    },
   ],
-  options: { doNotFollow: { path: 'node_modules' }, tsPreCompilationDeps: true, tsConfig: { fileName: 'tsconfig.json' }, enhancedResolveOptions: { extensions: ['.ts', '.tsx', '.js', '.mjs', '.css'], exportsFields: ['exports'], conditionNames: ['import', 'require', 'node', 'default', 'types'] }, exclude: { path: '\\.css$' } },
+  options: {
+    doNotFollow: { path: 'node_modules' },
+    tsPreCompilationDeps: true,
+    tsConfig: { fileName: 'tsconfig.json' },
+    enhancedResolveOptions: {
+      extensions: ['.ts', '.tsx', '.js', '.mjs', '.css'],
+      exportsFields: ['exports'],
+      conditionNames: ['import', 'require', 'node', 'default', 'types'],
+    },
+    exclude: { path: '\\.css$' },
+  },
 };

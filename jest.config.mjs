@@ -1,8 +1,21 @@
 /** @type {import('jest').Config} */
 export default {
   testEnvironment: 'node',
-  testMatch: ['<rootDir>/src/**/*.test.ts', '<rootDir>/scripts/**/*.test.ts'],
-  moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1' },
-  transform: { '^.+\\.(t|j)sx?$': ['@swc/jest', { jsc: { target: 'es2022', parser: { syntax: 'typescript', tsx: true }, transform: { react: { runtime: 'automatic' } } } }] },
+  // Far above what any takes: a machine may be five times slower, and busy.
+  testTimeout: 60_000,
+  testMatch: ['<rootDir>/src/**/*.test.{ts,tsx}'],
+  moduleNameMapper: { '\\.css$': '<rootDir>/src/testing/no-css.ts', '^@/(.*)$': '<rootDir>/src/$1' },
+  transform: {
+    '^.+\\.(t|j)sx?$': [
+      '@swc/jest',
+      {
+        jsc: {
+          target: 'es2022',
+          parser: { syntax: 'typescript', tsx: true },
+          transform: { react: { runtime: 'automatic' } },
+        },
+      },
+    ],
+  },
   transformIgnorePatterns: ['/node_modules/(?!(ical\\.js|comlink|clipper2-ts)/)'],
 };

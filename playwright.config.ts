@@ -1,10 +1,12 @@
 import { defineConfig } from '@playwright/test';
+import { CHROMIUM } from './scripts/browser.mjs';
 
 const PORT = 3417;
 
 export default defineConfig({
   testDir: 'e2e',
-  timeout: 120_000,
+  // Six times what the longest takes on a quiet machine.
+  timeout: 360_000,
   expect: { timeout: 15_000 },
   // One worker: the journeys measure the page's own time, and the machine has two cores.
   workers: 1,
@@ -15,13 +17,20 @@ export default defineConfig({
     locale: 'en-GB',
     timezoneId: 'Europe/London',
     acceptDownloads: true,
-    launchOptions: {
-      executablePath: '/usr/bin/chromium',
-      args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'],
-    },
+    launchOptions: CHROMIUM,
   },
   webServer: [
-    { command: `node node_modules/next/dist/bin/next start -p ${PORT}`, url: `http://localhost:${PORT}`, reuseExistingServer: false, env: { NEXT_TELEMETRY_DISABLED: '1' } },
-    { command: `node node_modules/next/dist/bin/next start -p ${PORT + 1}`, url: `http://localhost:${PORT + 1}`, reuseExistingServer: false, env: { NEXT_TELEMETRY_DISABLED: '1', FOBBET_DEMO: '1' } },
+    {
+      command: `node node_modules/next/dist/bin/next start -p ${PORT}`,
+      url: `http://localhost:${PORT}`,
+      reuseExistingServer: false,
+      env: { NEXT_TELEMETRY_DISABLED: '1' },
+    },
+    {
+      command: `node node_modules/next/dist/bin/next start -p ${PORT + 1}`,
+      url: `http://localhost:${PORT + 1}`,
+      reuseExistingServer: false,
+      env: { NEXT_TELEMETRY_DISABLED: '1', FOBBET_DEMO: '1' },
+    },
   ],
 });

@@ -1,6 +1,6 @@
 import { join } from 'node:path';
 import { expect, test, type Page } from '@playwright/test';
-import { STATIONS } from '../src/core/plan/job';
+import { STATIONS } from '../src/core/stations';
 import { DEMO_URL, answer, openStation } from './support/page';
 
 const AXE = join(process.cwd(), 'node_modules', 'axe-core', 'axe.min.js');
@@ -8,9 +8,17 @@ const AXE = join(process.cwd(), 'node_modules', 'axe-core', 'axe.min.js');
 async function violations(page: Page): Promise<string[]> {
   await page.addScriptTag({ path: AXE });
   return page.evaluate(async () => {
-    const { axe } = window as unknown as { axe: { run: (options: object) => Promise<{ violations: { id: string; nodes: { target: string[]; failureSummary: string }[] }[] }> } };
+    const { axe } = window as unknown as {
+      axe: {
+        run: (
+          options: object,
+        ) => Promise<{ violations: { id: string; nodes: { target: string[]; failureSummary: string }[] }[] }>;
+      };
+    };
     const found = await axe.run({ runOnly: ['wcag2a', 'wcag2aa', 'wcag21aa'] });
-    return found.violations.flatMap(({ id, nodes }) => nodes.map((node) => `${id}: ${node.target.join(' ')} ${node.failureSummary}`));
+    return found.violations.flatMap(({ id, nodes }) =>
+      nodes.map((node) => `${id}: ${node.target.join(' ')} ${node.failureSummary}`),
+    );
   });
 }
 
@@ -24,7 +32,19 @@ for (const scheme of ['light', 'dark'] as const) {
     test.setTimeout(240_000);
     await page.emulateMedia({ colorScheme: scheme, reducedMotion: 'reduce' });
     await openDemo(page);
-    const paths = ['/', '/pieces', '/ahead', '/bench', '/stash', '/piece/demo-crest-bucket/surface', '/piece/demo-route-map/picture', '/piece/demo-ticket-drawers/method', ...STATIONS.map((station) => `/piece/demo-departures-board/${station}`), '/piece/demo-fern-marker/seal', '/piece/demo-viaduct/sheet'];
+    const paths = [
+      '/',
+      '/pieces',
+      '/ahead',
+      '/bench',
+      '/stash',
+      '/piece/demo-crest-bucket/surface',
+      '/piece/demo-route-map/picture',
+      '/piece/demo-ticket-drawers/method',
+      ...STATIONS.map((station) => `/piece/demo-departures-board/${station}`),
+      '/piece/demo-fern-marker/seal',
+      '/piece/demo-viaduct/sheet',
+    ];
     const found: string[] = [];
     for (const path of paths) {
       await page.goto(`${DEMO_URL}${path}`);
@@ -42,9 +62,16 @@ test('a piece is gone through by keyboard alone, with the focus seen', async ({ 
   expect(outline).not.toBe('none');
   await page.goto(`${DEMO_URL}/piece/demo-viaduct/picture`);
   await expect(answer(page)).toBeVisible();
-  for (const [key, station] of [['3', 'method'], ['0', 'keep'], ['4', 'sheet']]) {
+  for (const [key, station] of [
+    ['3', 'method'],
+    ['0', 'keep'],
+    ['4', 'sheet'],
+  ]) {
     await page.keyboard.press(key);
-    await expect(page.getByRole('navigation', { name: 'Stations' }).locator('[aria-current]')).toHaveAttribute('href', new RegExp(`/${station}$`));
+    await expect(page.getByRole('navigation', { name: 'Stations' }).locator('[aria-current]')).toHaveAttribute(
+      'href',
+      new RegExp(`/${station}$`),
+    );
   }
   await expect(page.getByTestId('specimen')).toHaveAttribute('data-side', 'printed');
   await page.keyboard.press('m');
@@ -69,7 +96,8 @@ test('the demo shows eight pieces in different stages and shapes, true to each o
   await expect(page.getByTestId('hands-step').first()).toBeVisible();
   await expect(page.getByRole('complementary')).toContainText('Departures board');
   await page.goto(`${DEMO_URL}/pieces`);
-  const width = async (name: string) => (await page.getByRole('img', { name: `${name} at its size` }).boundingBox())?.width ?? 0;
+  const width = async (name: string) =>
+    (await page.getByRole('img', { name: `${name} at its size` }).boundingBox())?.width ?? 0;
   expect((await width('Departures board')) / (await width('Fern platform marker'))).toBeCloseTo(360 / 150, 1);
   await page.getByLabel('Find a piece').fill('fern');
   await expect(page.getByRole('list').getByRole('link')).toHaveCount(1);
@@ -81,7 +109,11 @@ test('the demo shows eight pieces in different stages and shapes, true to each o
 test('stations opened in any order say what is missing and where', async ({ page }) => {
   await page.goto('/');
   await page.getByTestId('new-piece').click();
-  for (const [station, lacks] of [['Rub', 'a picture – Picture'], ['Cure', 'the kind of surface – Surface'], ['Sheet', 'the blank’s width and height – Surface']]) {
+  for (const [station, lacks] of [
+    ['Rub', 'a picture – Picture'],
+    ['Cure', 'the kind of surface – Surface'],
+    ['Sheet', 'the blank’s width and height – Surface'],
+  ]) {
     await openStation(page, station);
     await expect(page.getByTestId('missing')).toContainText(lacks);
   }

@@ -3,7 +3,18 @@ import { readFileSync, readdirSync, rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { chromium, expect, test, type Page } from '@playwright/test';
 import ICAL from 'ical.js';
-import { answer, beginPiece, choose, choosePicture, noLettering, openStation, savedTo, settled, storedPieces, typeInto } from './support/page';
+import {
+  answer,
+  beginPiece,
+  choose,
+  choosePicture,
+  noLettering,
+  openStation,
+  savedTo,
+  settled,
+  storedPieces,
+  typeInto,
+} from './support/page';
 import { turnedPhoto } from './support/pictures';
 
 /** A piece that has all it needs up to the laying. */
@@ -22,7 +33,10 @@ async function readyPiece(page: Page, name: string): Promise<void> {
 
 async function saveFromMenu(page: Page, item: RegExp) {
   await page.getByRole('button', { name: 'Files of this piece' }).click();
-  const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('menuitem', { name: item }).click()]);
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('menuitem', { name: item }).click(),
+  ]);
   return download;
 }
 
@@ -32,7 +46,11 @@ async function sheetPdf(page: Page, path: string): Promise<Buffer> {
   return readFileSync(await savedTo(download, path));
 }
 
-test('a bundle carries the piece, its figures and its PDF into an empty browser; a bad one changes nothing', async ({ page, browser, baseURL }, info) => {
+test('a bundle carries the piece, its figures and its PDF into an empty browser; a bad one changes nothing', async ({
+  page,
+  browser,
+  baseURL,
+}, info) => {
   await readyPiece(page, 'Ticket window');
   await openStation(page, 'Lay');
   await expect(answer(page)).toHaveText(/^Pour/);
@@ -41,10 +59,16 @@ test('a bundle carries the piece, its figures and its PDF into an empty browser;
   const bundle = await savedTo(await saveFromMenu(page, /bundle/), info.outputPath('ticket-window.fobbet.zip'));
   const [stored] = await storedPieces(page);
 
-  const other = await (await browser.newContext({ baseURL, locale: 'en-GB', timezoneId: 'Europe/London', acceptDownloads: true })).newPage();
+  const other = await (
+    await browser.newContext({ baseURL: baseURL!, locale: 'en-GB', timezoneId: 'Europe/London', acceptDownloads: true })
+  ).newPage();
   await other.goto('/pieces');
   const bytes = readFileSync(bundle);
-  const bad = (name: string, content: Buffer) => { const path = info.outputPath(name); writeFileSync(path, content); return path; };
+  const bad = (name: string, content: Buffer) => {
+    const path = info.outputPath(name);
+    writeFileSync(path, content);
+    return path;
+  };
   const flipped = Buffer.from(bytes);
   flipped[Math.floor(bytes.length / 2)] ^= 0xff;
   const refusals: [string, RegExp][] = [
@@ -89,7 +113,7 @@ test('every change can be undone and done again, and undo outlives a reload', as
   await settled(page);
   await page.reload();
   await page.getByRole('button', { name: 'Undo: base coat' }).click();
-  await expect(page.getByTestId('base-coat')).toHaveText('None');
+  await expect(page.getByTestId('base-coat').locator('option:checked')).toHaveText('None');
   await page.keyboard.press('Control+z');
   await expect(page.getByTestId('blank-width')).toHaveValue('20 cm');
   await page.keyboard.press('Control+Shift+z');
@@ -110,14 +134,18 @@ test('two windows on one piece: different things join, the same thing is asked a
 
   // A window that hears nothing of the others, as one that slept in the background, still holds the piece as it was.
   const asleep = await context.newPage();
-  await asleep.addInitScript(() => { Reflect.deleteProperty(window, 'BroadcastChannel'); });
+  await asleep.addInitScript(() => {
+    Reflect.deleteProperty(window, 'BroadcastChannel');
+  });
   await asleep.goto(page.url());
   await expect(asleep.getByTestId('blank-height')).toHaveValue('15 cm');
   await typeInto(page, 'blank-height', '16 cm');
   await settled(page);
   await typeInto(asleep, 'blank-height', '18 cm');
   const dialog = asleep.getByRole('dialog');
-  await expect(dialog).toContainText('Another window changed the same thing meanwhile. Your change here was: height. Which shall hold?');
+  await expect(dialog).toContainText(
+    'Another window changed the same thing meanwhile. Your change here was: height. Which shall hold?',
+  );
   await expect(page.getByTestId('blank-height')).toHaveValue('16 cm');
   await dialog.getByRole('button', { name: 'Use mine' }).click();
   await settled(asleep);
@@ -128,19 +156,23 @@ test('two windows on one piece: different things join, the same thing is asked a
 
 /** The browser's own process: the one with this profile that is no child of it. */
 function browserPid(profile: string): number {
-  const found = readdirSync('/proc').filter((name) => /^\d+$/.test(name)).find((pid) => {
-    try {
-      const line = readFileSync(join('/proc', pid, 'cmdline'), 'utf8');
-      return line.includes(profile) && !line.includes('--type=');
-    } catch { return false; }
-  });
+  const found = readdirSync('/proc')
+    .filter((name) => /^\d+$/.test(name))
+    .find((pid) => {
+      try {
+        const line = readFileSync(join('/proc', pid, 'cmdline'), 'utf8');
+        return line.includes(profile) && !line.includes('--type=');
+      } catch {
+        return false;
+      }
+    });
   return Number(found);
 }
 
 test('a browser killed in the middle of saving opens with the last complete state', async ({ baseURL }, info) => {
   const profile = info.outputPath('profile');
   const { launchOptions, locale } = info.project.use as { launchOptions: object; locale: string };
-  const start = () => chromium.launchPersistentContext(profile, { ...launchOptions, baseURL, locale });
+  const start = () => chromium.launchPersistentContext(profile, { ...launchOptions, baseURL: baseURL!, locale });
   const first = await start();
   const page = await first.newPage();
   await readyPiece(page, 'Coal box');
@@ -159,7 +191,7 @@ test('a browser killed in the middle of saving opens with the last complete stat
   await reopened.goto('/pieces');
   await reopened.getByRole('link', { name: /Coal box/ }).click();
   await openStation(reopened, 'Surface');
-  const [piece] = await storedPieces(reopened) as { surface: { widthMm: number }; revision: number }[];
+  const [piece] = (await storedPieces(reopened)) as { surface: { widthMm: number }; revision: number }[];
   const saves = (piece.surface.widthMm - 290) / 10;
   expect(saves).toBeGreaterThanOrEqual(0);
   expect(saves).toBeLessThanOrEqual(30);

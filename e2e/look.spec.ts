@@ -2,25 +2,41 @@ import { join } from 'node:path';
 import { mkdirSync } from 'node:fs';
 import { expect, test, type Page } from '@playwright/test';
 import sharp from 'sharp';
-import { DEMO_URL, answer, choose, openStation, pieceWith, savedTo, settled, storedPieces, typeInto } from './support/page';
+import {
+  DEMO_URL,
+  answer,
+  choose,
+  openStation,
+  pieceWith,
+  savedTo,
+  settled,
+  storedPieces,
+  typeInto,
+} from './support/page';
 import { drawPage, pageBoxMm } from './support/reading';
 
 async function drawing(name: string, body: string, width = 900, height = 600): Promise<string> {
   const folder = join(process.cwd(), '.cache', 'pictures');
   mkdirSync(folder, { recursive: true });
   const file = join(folder, `${name}.png`);
-  await sharp(Buffer.from(`<svg xmlns="http://www.w3.org/2000/svg" width="${width}" height="${height}">${body}</svg>`)).png().toFile(file);
+  await sharp(Buffer.from(`<svg xmlns="http://www.w3.org/2000/svg" width="${width}" height="${height}">${body}</svg>`))
+    .png()
+    .toFile(file);
   return file;
 }
 
 /** A third white, the rest a mid tone with some structure. */
-const THIRD_WHITE = '<rect width="900" height="600" fill="#6a7f92"/><rect width="300" height="600" fill="#fff"/><path d="M340 100 L860 500 M340 500 L860 100" stroke="#553322" stroke-width="30"/>';
+const THIRD_WHITE =
+  '<rect width="900" height="600" fill="#6a7f92"/><rect width="300" height="600" fill="#fff"/><path d="M340 100 L860 500 M340 500 L860 100" stroke="#553322" stroke-width="30"/>';
 
 /** Waits until a canvas was drawn at its full size. */
-const drawn = (page: Page, testId: string) => expect(page.getByTestId(testId)).toHaveAttribute('data-drawn', /^([2-9]|\d\d+)$/, { timeout: 20_000 });
+const drawn = (page: Page, testId: string) =>
+  expect(page.getByTestId(testId)).toHaveAttribute('data-drawn', /^([2-9]|\d\d+)$/, { timeout: 20_000 });
 
 const finding = (page: Page, id: string) => page.locator(`[data-finding="${id}"]`);
-const findingsSettled = async (page: Page) => { await expect(page.getByTestId('findings')).toHaveAttribute('aria-busy', 'false', { timeout: 20_000 }); };
+const findingsSettled = async (page: Page) => {
+  await expect(page.getByTestId('findings')).toHaveAttribute('aria-busy', 'false', { timeout: 20_000 });
+};
 
 test('a finding with its figure, where it lies, and a remedy that takes it away', async ({ page }) => {
   await pieceWith(page, 'Lamp room', await drawing('third-white', THIRD_WHITE), /^Soft wood/, '24 cm', '16 cm');
@@ -38,7 +54,17 @@ test('a finding with its figure, where it lies, and a remedy that takes it away'
 });
 
 test('a slider answers on the specimen while it moves, and is kept when it is let go', async ({ page }) => {
-  await pieceWith(page, 'Booking hall', await drawing('dark', '<rect width="900" height="600" fill="#14141c"/><circle cx="450" cy="300" r="200" fill="#9ab"/>'), /^Painted wood/, '20 cm', '14 cm');
+  await pieceWith(
+    page,
+    'Booking hall',
+    await drawing(
+      'dark',
+      '<rect width="900" height="600" fill="#14141c"/><circle cx="450" cy="300" r="200" fill="#9ab"/>',
+    ),
+    /^Painted wood/,
+    '20 cm',
+    '14 cm',
+  );
   await openStation(page, 'Picture');
   await findingsSettled(page);
   await expect(finding(page, 'dark')).toHaveAttribute('data-weight', 'act');
@@ -48,12 +74,16 @@ test('a slider answers on the specimen while it moves, and is kept when it is le
   const slider = page.getByTestId('tone-gamma').getByRole('slider');
   await slider.focus();
   for (let press = 0; press < 6; press++) await slider.press('ArrowRight');
-  await expect.poll(async () => Number(await page.getByTestId('look').getAttribute('data-drawn'))).toBeGreaterThan(before);
+  await expect
+    .poll(async () => Number(await page.getByTestId('look').getAttribute('data-drawn')))
+    .toBeGreaterThan(before);
   await settled(page);
-  const [stored] = await storedPieces(page) as { picture: { tone: { gamma: number } } }[];
+  const [stored] = (await storedPieces(page)) as { picture: { tone: { gamma: number } } }[];
   expect(stored.picture.tone.gamma).toBeCloseTo(1.3, 5);
   await findingsSettled(page);
-  await finding(page, 'dark').getByRole('button', { name: /^Lighten the midtones/ }).click();
+  await finding(page, 'dark')
+    .getByRole('button', { name: /^Lighten the midtones/ })
+    .click();
   await findingsSettled(page);
   await expect(finding(page, 'dark').or(page.getByText('is its range'))).not.toHaveCount(0);
 });
@@ -65,7 +95,9 @@ test('trying on: pairs at one scale, one added, one taken', async ({ page }) => 
   const board = page.getByTestId('try-on');
   const pairs = board.locator('[data-surface]');
   await expect(pairs).toHaveCount(6);
-  const widths = await pairs.locator('> svg').evaluateAll((all) => all.map((one) => Math.round(one.getBoundingClientRect().width)));
+  const widths = await pairs
+    .locator('> svg')
+    .evaluateAll((all) => all.map((one) => Math.round(one.getBoundingClientRect().width)));
   expect(new Set(widths).size).toBe(1);
   await pairs.last().getByRole('button', { name: 'Take this pair away' }).click();
   await expect(pairs).toHaveCount(5);
@@ -75,14 +107,21 @@ test('trying on: pairs at one scale, one added, one taken', async ({ page }) => 
   await board.locator('[data-surface="leather"]').getByRole('button', { name: 'Take this', exact: true }).click();
   await expect(answer(page)).toContainText('Opaque photo-transfer medium');
   await settled(page);
-  expect((await storedPieces(page))[0]).toMatchObject({ surface: { kind: 'leather' }, method: { binder: 'opaque-medium' } });
+  expect((await storedPieces(page))[0]).toMatchObject({
+    surface: { kind: 'leather' },
+    method: { binder: 'opaque-medium' },
+  });
 });
 
 test('methods: another print opens another school; label values hold for all pieces', async ({ page }) => {
   await pieceWith(page, 'Tea canister', await drawing('third-white', THIRD_WHITE), /^Glass/, '12 cm', '9 cm');
   await openStation(page, 'Method');
   await expect(page.getByTestId('compare')).toContainText('Toner kept');
-  await page.getByTestId('refused').getByRole('button', { name: /^Print it as: slip-coated/ }).first().click();
+  await page
+    .getByTestId('refused')
+    .getByRole('button', { name: /^Print it as: slip-coated/ })
+    .first()
+    .click();
   await expect(answer(page)).toContainText('slip paper');
   await typeInto(page, 'label-film', '180');
   await openStation(page, 'Lay');
@@ -131,7 +170,10 @@ test('a wrapped canvas, slats and a tapered vessel: typed, dragged, and both agr
   await expect(page.getByText('Page 2 of 2, as printed: column 2, row 1.')).toBeVisible();
   await typeInto(page, 'bar-across', '98.8');
   await expect(page.getByText(/It prints at 98.80 % across and 100.00 % along/)).toBeVisible();
-  const [tiles] = await Promise.all([page.waitForEvent('download', { timeout: 60_000 }), page.getByTestId('make-pdf').click()]);
+  const [tiles] = await Promise.all([
+    page.waitForEvent('download', { timeout: 60_000 }),
+    page.getByTestId('make-pdf').click(),
+  ]);
   expect(pageBoxMm(await savedTo(tiles, info.outputPath('tiles.pdf'))).pages).toBe(2);
   await choose(page, 'paper', 'A3');
   await expect(answer(page)).toHaveText('Print one A3 page, landscape, mirrored, at 100 %.');
@@ -153,7 +195,9 @@ test('a wrapped canvas, slats and a tapered vessel: typed, dragged, and both agr
   await expect(page.getByText('330 cm²')).toBeVisible();
 });
 
-test('lettering on an arc lands on the piece and in the print; traced lettering stays out of it', async ({ page }, info) => {
+test('lettering on an arc lands on the piece and in the print; traced lettering stays out of it', async ({
+  page,
+}, info) => {
   await pieceWith(page, 'Station sign', await drawing('third-white', THIRD_WHITE), /^Painted wood/, '24 cm', '16 cm');
   await openStation(page, 'Method');
   await page.getByRole('button', { name: 'Choose: Fluid gel or polymer medium, dry and rub' }).click();
@@ -165,7 +209,9 @@ test('lettering on an arc lands on the piece and in the print; traced lettering 
   await page.getByRole('button', { name: 'Arch' }).click();
   await typeInto(page, 'lettering-radius', '9 cm');
   await settled(page);
-  const boxOf = async () => (await storedPieces(page) as { picture: { layers: { box: { heightMm: number; widthMm: number } }[] } }[])[0].picture.layers[0].box;
+  const boxOf = async () =>
+    ((await storedPieces(page)) as { picture: { layers: { box: { heightMm: number; widthMm: number } }[] } }[])[0]
+      .picture.layers[0].box;
   const arched = await boxOf();
   expect(arched.heightMm).toBeGreaterThan(14);
   const before = await page.getByTestId('lettering-x').inputValue();
@@ -199,7 +245,11 @@ async function inkOf(pdf: string): Promise<number> {
   const page = await drawPage(pdf, 100);
   let count = 0;
   // The strip of words below has the marks' own ink: only what lies above it counts.
-  for (let y = 0; y < page.heightPx - page.px(25); y++) for (let x = 0; x < page.widthPx; x++) { const [r, g, b] = page.pixel(x, y); if (Math.hypot(r - 34, g - 48, b - 58) < 14) count++; }
+  for (let y = 0; y < page.heightPx - page.px(25); y++)
+    for (let x = 0; x < page.widthPx; x++) {
+      const [r, g, b] = page.pixel(x, y);
+      if (Math.hypot(r - 34, g - 48, b - 58) < 14) count++;
+    }
   return count;
 }
 
@@ -209,9 +259,14 @@ test('a piece saved by an earlier version opens as it was', async ({ page }) => 
   await page.goto('/');
   await page.evaluate(async () => {
     const open = indexedDB.open('fobbet');
-    const db = await new Promise<IDBDatabase>((resolve) => { open.onsuccess = () => resolve(open.result); });
+    const db = await new Promise<IDBDatabase>((resolve) => {
+      open.onsuccess = () => resolve(open.result);
+    });
     const store = db.transaction('pieces', 'readwrite').objectStore('pieces');
-    const all = await new Promise<Record<string, Record<string, unknown>>[]>((resolve) => { const get = store.getAll(); get.onsuccess = () => resolve(get.result as never); });
+    const all = await new Promise<Record<string, Record<string, unknown>>[]>((resolve) => {
+      const get = store.getAll();
+      get.onsuccess = () => resolve(get.result as never);
+    });
     const [piece] = all;
     for (const key of ['cover', 'oven', 'through', 'signs']) Reflect.deleteProperty(piece.cure, key);
     Reflect.deleteProperty(piece, 'work');
@@ -219,18 +274,31 @@ test('a piece saved by an earlier version opens as it was', async ({ page }) => 
     for (const key of ['turns', 'straightenDeg', 'tone', 'layers']) Reflect.deleteProperty(piece.picture, key);
     for (const key of ['shape', 'grain', 'bareColour']) Reflect.deleteProperty(piece.surface, key);
     for (const key of ['look', 'tryOn']) Reflect.deleteProperty(piece.method, key);
-    await new Promise<void>((resolve) => { const put = store.put({ ...piece, version: 2 }); put.onsuccess = () => resolve(); });
+    await new Promise<void>((resolve) => {
+      const put = store.put({ ...piece, version: 2 });
+      put.onsuccess = () => resolve();
+    });
     db.close();
   });
   await page.goto(figures);
   await expect(page.getByTestId('blank-width')).toHaveValue('20 cm');
   await typeInto(page, 'blank-width', '21 cm');
   await settled(page);
-  expect((await storedPieces(page))[0]).toMatchObject({ version: 5, work: { done: [], draws: [] }, cure: { through: 'typed' }, surface: { widthMm: 210, shape: { kind: 'rectangle' } }, sheet: { copies: 1, form: { parts: 'skip', sides: 'picture' } } });
+  expect((await storedPieces(page))[0]).toMatchObject({
+    version: 6,
+    work: { done: [], draws: [] },
+    cure: { through: 'typed' },
+    surface: { widthMm: 210, shape: { kind: 'rectangle' } },
+    sheet: { copies: 1, form: { parts: 'skip', sides: 'picture' } },
+  });
 });
 
 test('the demo’s shapes are drawn', async ({ page }) => {
-  for (const [piece, caption] of [['demo-viaduct', 'laid flat: front, sides and tuck'], ['demo-crest-bucket', 'the side laid flat'], ['demo-route-map', 'Soft wood']]) {
+  for (const [piece, caption] of [
+    ['demo-viaduct', 'laid flat: front, sides and tuck'],
+    ['demo-crest-bucket', 'the side laid flat'],
+    ['demo-route-map', 'Soft wood'],
+  ]) {
     await page.goto(`${DEMO_URL}/piece/${piece}/surface`);
     await expect(page.getByRole('figure')).toContainText(caption, { timeout: 30_000 });
     await page.getByTestId('with-picture').click();

@@ -1,10 +1,31 @@
-import { expect, test } from '@playwright/test';
+import { expect, test, type Page } from '@playwright/test';
 import { CORNERS, turnedPhoto } from './support/pictures';
-import { answer, beginPiece, choose, choosePicture, clockAhead, openStation, savedTo, settled, storedPieces, typeInto } from './support/page';
+import {
+  answer,
+  beginPiece,
+  choose,
+  choosePicture,
+  clockAhead,
+  openStation,
+  savedTo,
+  settled,
+  storedPieces,
+  typeInto,
+} from './support/page';
 import { closestCorner, drawPage, findPrint, longestDarkLineMm, pageBoxMm } from './support/reading';
 
-test('one piece from an empty browser to sealed, from a 12-megapixel photo that lies on its side', async ({ page }, info) => {
-  const photo = await turnedPhoto('twelve-megapixels', 4000, 3000);
+// One piece from an empty browser to sealed, from a 12-megapixel photo that lies on its side: three tests over one
+// browser profile.
+test.describe.configure({ mode: 'serial' });
+let page: Page;
+let photo: string;
+test.beforeAll(async ({ browser }) => {
+  photo = await turnedPhoto('twelve-megapixels', 4000, 3000);
+  page = await (await browser.newContext()).newPage();
+});
+test.afterAll(() => page.context().close());
+
+test('from a photo that lies on its side to a printed sheet that is checked', async ({ browserName: _ }, info) => {
   await test.step('picture', async () => {
     await beginPiece(page, 'Signal box');
     await choosePicture(page, photo);
@@ -64,7 +85,12 @@ test('one piece from an empty browser to sealed, from a 12-megapixel photo that 
     expect(Math.abs(print.heightMm - 155)).toBeLessThanOrEqual(0.1);
     expect(Math.abs(longestDarkLineMm(drawn, print) - 100)).toBeLessThanOrEqual(0.2);
     const inset = 12;
-    const [left, right, top, bottom] = [print.xMm + inset, print.xMm + print.widthMm - inset, print.yMm + inset, print.yMm + print.heightMm - inset];
+    const [left, right, top, bottom] = [
+      print.xMm + inset,
+      print.xMm + print.widthMm - inset,
+      print.yMm + inset,
+      print.yMm + print.heightMm - inset,
+    ];
     expect(closestCorner(drawn.at(left, top), CORNERS)).toBe('topRight');
     expect(closestCorner(drawn.at(right, top), CORNERS)).toBe('topLeft');
     expect(closestCorner(drawn.at(left, bottom), CORNERS)).toBe('bottomRight');
@@ -75,7 +101,9 @@ test('one piece from an empty browser to sealed, from a 12-megapixel photo that 
     await typeInto(page, 'bar-measured', '100 mm');
     await expect(answer(page)).toHaveText('The sheet is printed and checked.');
   });
+});
 
+test('laid, and the clock runs on through a reload and a closed tab', async () => {
   await test.step('lay', async () => {
     await openStation(page, 'Lay');
     await expect(answer(page)).toHaveText(/^Pour \d+ ml and lay within \d min\.$/);
@@ -111,7 +139,9 @@ test('one piece from an empty browser to sealed, from a 12-megapixel photo that 
     await second.getByTestId('notice').getByRole('button', { name: 'Open' }).click();
     page = second;
   });
+});
 
+test('rubbed, mended, sealed and kept', async () => {
   await test.step('rub, pass by pass', async () => {
     await expect(answer(page)).toHaveText(/^Rub the first of 3 passes/);
     for (const pass of [1, 2, 3]) await page.getByRole('button', { name: `Pass ${pass} done` }).click();
@@ -133,7 +163,9 @@ test('one piece from an empty browser to sealed, from a 12-megapixel photo that 
     await page.getByTestId('coat-on').click();
     await expect(answer(page)).toHaveText(/^Sealed\. Light use .*, fully hard .*\.$/);
     await openStation(page, 'Keep');
-    await page.getByRole('radio', { name: '4 Stars' }).dispatchEvent('click');
+    const fourStars = page.getByRole('radio', { name: '4 Stars' });
+    await fourStars.dispatchEvent('click');
+    await expect(fourStars).toBeChecked();
     await typeInto(page, 'price-print', '0.40');
     await typeInto(page, 'price-binder', '12');
     await typeInto(page, 'size-binder', '8 fl oz');
@@ -147,6 +179,6 @@ test('one piece from an empty browser to sealed, from a 12-megapixel photo that 
       await expect(page.getByRole('link', { name: `${station}, done` })).toBeVisible();
     }
     const [stored] = await storedPieces(page);
-    expect(stored).toMatchObject({ name: 'Signal box', version: 5, keep: { rating: 4 } });
+    expect(stored).toMatchObject({ name: 'Signal box', version: 6, keep: { rating: 4 } });
   });
 });

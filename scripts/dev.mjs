@@ -3,4 +3,4 @@ import { bin, installPackages, must, prepareFiles } from './steps.mjs';
 
 await installPackages();
 await prepareFiles();
-await must(bin('next'), ['dev', ...process.argv.slice(2)]);
+await must(bin('next'), ['dev', '-H', process.env.HOST ?? '127.0.0.1', ...process.argv.slice(2)]);

@@ -1,4 +1,5 @@
-// `npm run formats`: writes what is made from the code into docs: the JSON Schemas of what Fobbet reads and writes, and the table of methods. Tests keep them current.
+// `npm run formats`: writes what is made from the code into docs: the JSON Schemas of what Fobbet reads and writes, and
+// the table of methods. Tests keep them current.
 import { writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { FORMATS } from '../src/testing/formats';

@@ -5,6 +5,7 @@ import { mkdirSync } from 'node:fs';
 import { join } from 'node:path';
 import { chromium } from '@playwright/test';
 import { ROOT, bin } from './steps.mjs';
+import { CHROMIUM } from './browser.mjs';
 
 const PORT = 3455;
 const DESK = { width: 1280, height: 800 };
@@ -15,18 +16,72 @@ const VIEWS = [
   { name: 'today-phone', path: '/', size: HAND, full: true, settle: 4000, extra: true },
   { name: 'ahead', path: '/ahead', size: DESK, settle: 4000 },
   { name: 'ahead-full', path: '/ahead', size: { width: 1280, height: 1500 }, full: true, settle: 4000, extra: true },
-  { name: 'ahead-hands', path: '/ahead', size: DESK, press: ['role=button[name="Hands"]', 'role=button[name="2 days"]'], settle: 3000, extra: true },
+  {
+    name: 'ahead-hands',
+    path: '/ahead',
+    size: DESK,
+    press: ['role=button[name="Hands"]', 'role=button[name="2 days"]'],
+    settle: 3000,
+    extra: true,
+  },
   { name: 'ahead-phone', path: '/ahead', size: HAND, full: true, settle: 4000, extra: true },
-  { name: 'bench', path: '/bench?step=demo-viaduct%2Flay', size: TABLET, press: ['[data-testid="bench-next"]', '[data-testid="bench-next"]', '[data-testid="bench-next"]', '[data-testid="bench-next"]', '[data-testid="card-timer"]'], settle: 3000 },
-  { name: 'bench-phone', path: '/bench?step=demo-viaduct%2Flay', size: HAND, press: ['[data-testid="bench-next"]', '[data-testid="bench-next"]', '[data-testid="bench-next"]', '[data-testid="bench-next"]', '[data-testid="card-timer"]'], settle: 3000 },
+  {
+    name: 'bench',
+    path: '/bench?step=demo-viaduct%2Flay',
+    size: TABLET,
+    press: [
+      '[data-testid="bench-next"]',
+      '[data-testid="bench-next"]',
+      '[data-testid="bench-next"]',
+      '[data-testid="bench-next"]',
+      '[data-testid="card-timer"]',
+    ],
+    settle: 3000,
+  },
+  {
+    name: 'bench-phone',
+    path: '/bench?step=demo-viaduct%2Flay',
+    size: HAND,
+    press: [
+      '[data-testid="bench-next"]',
+      '[data-testid="bench-next"]',
+      '[data-testid="bench-next"]',
+      '[data-testid="bench-next"]',
+      '[data-testid="card-timer"]',
+    ],
+    settle: 3000,
+  },
   { name: 'stash', path: '/stash', size: DESK, settle: 3000 },
   { name: 'pieces', path: '/pieces', size: DESK },
   { name: 'first-piece', path: '/', size: DESK, empty: true, extra: true },
-  { name: 'picture', path: '/piece/demo-route-map/picture', size: DESK, press: ['[data-finding="show-through"] button'] },
-  { name: 'on-the-piece', path: '/piece/demo-route-map/picture', size: DESK, press: ['text=On the piece'], extra: true },
+  {
+    name: 'picture',
+    path: '/piece/demo-route-map/picture',
+    size: DESK,
+    press: ['[data-finding="show-through"] button'],
+  },
+  {
+    name: 'on-the-piece',
+    path: '/piece/demo-route-map/picture',
+    size: DESK,
+    press: ['text=On the piece'],
+    extra: true,
+  },
   { name: 'surface', path: '/piece/demo-viaduct/surface', size: DESK, press: ['[data-testid="with-picture"]'] },
-  { name: 'vessel', path: '/piece/demo-crest-bucket/surface', size: DESK, press: ['[data-testid="with-picture"]'], extra: true },
-  { name: 'try-on', path: '/piece/demo-viaduct/method', size: DESK, press: ['[data-testid="try-on-view"]'], settle: 6000 },
+  {
+    name: 'vessel',
+    path: '/piece/demo-crest-bucket/surface',
+    size: DESK,
+    press: ['[data-testid="with-picture"]'],
+    extra: true,
+  },
+  {
+    name: 'try-on',
+    path: '/piece/demo-viaduct/method',
+    size: DESK,
+    press: ['[data-testid="try-on-view"]'],
+    settle: 6000,
+  },
   { name: 'method', path: '/piece/demo-viaduct/method', size: DESK },
   { name: 'sheet', path: '/piece/demo-departures-board/sheet', size: DESK },
   { name: 'tiles', path: '/piece/demo-route-map/sheet', size: DESK, press: ['[data-testid="next-page"]'], extra: true },
@@ -34,7 +89,13 @@ const VIEWS = [
   { name: 'fan', path: '/piece/demo-crest-bucket/sheet', size: DESK },
   { name: 'wrap', path: '/piece/demo-viaduct/sheet', size: DESK, extra: true },
   { name: 'sheet-phone', path: '/piece/demo-departures-board/sheet', size: HAND, full: true, extra: true },
-  { name: 'sheet-full', path: '/piece/demo-crest-bucket/sheet', size: { width: 1280, height: 2200 }, full: true, extra: true },
+  {
+    name: 'sheet-full',
+    path: '/piece/demo-crest-bucket/sheet',
+    size: { width: 1280, height: 2200 },
+    full: true,
+    extra: true,
+  },
   { name: 'method-phone', path: '/piece/demo-viaduct/method', size: HAND, full: true, extra: true },
   { name: 'picture-phone', path: '/piece/demo-route-map/picture', size: HAND, full: true, extra: true },
   { name: 'picture-dark', path: '/piece/demo-viaduct/picture', size: DESK, dark: true, extra: true },
@@ -51,13 +112,22 @@ const VIEWS = [
 
 const [out = join(ROOT, 'docs', 'screenshots'), ...names] = process.argv.slice(2);
 mkdirSync(out, { recursive: true });
-const server = spawn(bin('next'), ['start', '-p', String(PORT)], { cwd: ROOT, env: { ...process.env, FOBBET_DEMO: '1' }, stdio: ['ignore', 'pipe', 'inherit'] });
+const server = spawn(bin('next'), ['start', '-p', String(PORT)], {
+  cwd: ROOT,
+  env: { ...process.env, FOBBET_DEMO: '1' },
+  stdio: ['ignore', 'pipe', 'inherit'],
+});
 process.on('exit', () => server.kill());
 await new Promise((resolve) => server.stdout.on('data', (chunk) => String(chunk).includes('Ready') && resolve()));
-const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'] });
+const browser = await chromium.launch(CHROMIUM);
 try {
   for (const view of VIEWS.filter(({ name, extra }) => (names.length === 0 ? !extra : names.includes(name)))) {
-    const context = await browser.newContext({ viewport: view.size, locale: 'en-GB', colorScheme: view.dark ? 'dark' : 'light', reducedMotion: 'reduce' });
+    const context = await browser.newContext({
+      viewport: view.size,
+      locale: 'en-GB',
+      colorScheme: view.dark ? 'dark' : 'light',
+      reducedMotion: 'reduce',
+    });
     const page = await context.newPage();
     page.on('pageerror', (error) => console.error(`${view.name}: ${error.message}`));
     page.on('console', (message) => message.type() === 'error' && console.error(`${view.name}: ${message.text()}`));
@@ -67,7 +137,11 @@ try {
     else await page.getByTestId('new-piece').waitFor();
     if (view.path !== '/') await page.goto(`http://localhost:${PORT}${view.path}`);
     await page.waitForTimeout(1200);
-    if (view.empty) await page.getByLabel('Close').click().catch(() => undefined);
+    if (view.empty)
+      await page
+        .getByLabel('Close')
+        .click()
+        .catch(() => undefined);
     for (const selector of view.press ?? []) await page.locator(selector).first().click();
     await page.waitForTimeout(view.settle ?? 2500);
     await page.screenshot({ path: join(out, `${view.name}.png`), fullPage: view.full ?? false });

@@ -9,14 +9,31 @@ export const bin = (name) => join(ROOT, 'node_modules', '.bin', name);
 /** Runs a command to its end, output shown; resolves to its exit code. */
 export function run(command, args, { env = {}, capture } = {}) {
   return new Promise((resolve) => {
-    const child = spawn(command, args, { cwd: ROOT, env: { ...process.env, NEXT_TELEMETRY_DISABLED: '1', ...env }, stdio: capture ? ['ignore', 'pipe', 'pipe'] : ['ignore', 'inherit', 'inherit'] });
+    const child = spawn(command, args, {
+      cwd: ROOT,
+      env: { ...process.env, NEXT_TELEMETRY_DISABLED: '1', ...env },
+      stdio: capture ? ['ignore', 'pipe', 'pipe'] : ['ignore', 'inherit', 'inherit'],
+    });
     if (capture) {
-      const pass = (stream, out) => stream.on('data', (chunk) => { out.write(chunk); capture(String(chunk)); });
+      const pass = (stream, out) =>
+        stream.on('data', (chunk) => {
+          out.write(chunk);
+          capture(String(chunk));
+        });
       pass(child.stdout, process.stdout);
       pass(child.stderr, process.stderr);
     }
-    child.on('error', (error) => { console.error(`${command}: ${error.message}`); resolve(127); });
-    child.on('close', (code, signal) => resolve(signal ? 1 : code));
+    // A step that fails ends the program, and with it what runs beside.
+    const stop = () => child.kill();
+    process.once('exit', stop);
+    child.on('error', (error) => {
+      console.error(`${command}: ${error.message}`);
+      resolve(127);
+    });
+    child.on('close', (code, signal) => {
+      process.off('exit', stop);
+      resolve(signal ? 1 : code);
+    });
   });
 }
 
@@ -42,15 +59,22 @@ export async function installPackages() {
 
 /** Installs programs through apt where they are missing: on Debian, as root or with sudo. */
 export async function installPrograms(programs) {
-  const missing = Object.entries(programs).filter(([command]) => !found(command)).map(([, name]) => name);
+  const missing = Object.entries(programs)
+    .filter(([command]) => !found(command))
+    .map(([, name]) => name);
   if (missing.length === 0) return;
   if (!found('apt-get')) {
-    console.error(`Missing: ${missing.join(', ')}. Install them with your system's package manager and run this again.`);
+    console.error(
+      `Missing: ${missing.join(', ')}. Install them with your system's package manager and run this again.`,
+    );
     process.exit(1);
   }
   console.log(`Installing ${missing.join(', ')} …`);
   const sudo = process.getuid?.() === 0 ? [] : ['sudo'];
-  const apt = (...args) => { const [command, ...rest] = [...sudo, 'apt-get', ...args]; return run(command, rest, { env: { DEBIAN_FRONTEND: 'noninteractive' } }); };
+  const apt = (...args) => {
+    const [command, ...rest] = [...sudo, 'apt-get', ...args];
+    return run(command, rest, { env: { DEBIAN_FRONTEND: 'noninteractive' } });
+  };
   await apt('update', '-qq');
   if ((await apt('install', '-y', '-qq', '--no-install-recommends', ...missing)) !== 0) {
     console.error(`Could not install ${missing.join(', ')}.`);
@@ -67,8 +91,18 @@ export async function prepareFiles() {
 /** Builds unless the last build is newer than everything it is made from. */
 export async function build({ force = false } = {}) {
   const id = join(ROOT, '.next', 'BUILD_ID');
-  const sources = ['src', 'scripts/draw-demo.mjs', 'scripts/copy-fonts.mjs', 'package-lock.json', 'next.config.ts', 'tsconfig.json'];
-  const fresh = existsSync(id) && spawnSync('find', [...sources, '-newer', id, '-type', 'f'], { cwd: ROOT, encoding: 'utf8' }).stdout.trim() === '' && statSync(id).size > 0;
+  const sources = [
+    'src',
+    'scripts/draw-demo.mjs',
+    'scripts/copy-fonts.mjs',
+    'package-lock.json',
+    'next.config.ts',
+    'tsconfig.json',
+  ];
+  const fresh =
+    existsSync(id) &&
+    spawnSync('find', [...sources, '-newer', id, '-type', 'f'], { cwd: ROOT, encoding: 'utf8' }).stdout.trim() === '' &&
+    statSync(id).size > 0;
   if (fresh && !force) return;
   await prepareFiles();
   await must(bin('next'), ['build']);

@@ -1,22 +1,28 @@
-// `npm test`: installs what is missing, then lint, types, layer rules, Jest, build, Playwright. Plain Node, needs no node_modules to start.
-// The last line counts what passed and failed over both runners.
+// `npm test`: installs what is missing, then format, lint, types, layer rules and unused exports beside Jest, build,
+// Playwright. Plain Node, needs no node_modules to start. The last line counts what passed and failed over both
+// runners.
 import { mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
-import { ROOT, bin, build, installPackages, installPrograms, must, run } from './steps.mjs';
+import { ROOT, bin, build, installPackages, installPrograms, must, prepareFiles, run } from './steps.mjs';
 
 await installPackages();
 await installPrograms({ chromium: 'chromium', pdfinfo: 'poppler-utils' });
+await prepareFiles();
 await must(bin('next'), ['typegen']);
-await must(bin('eslint'), ['.']);
-await must(bin('tsc'), ['--noEmit']);
-await must(bin('depcruise'), ['src', '--config', '.dependency-cruiser.cjs']);
-
-const results = join(ROOT, 'test-results');
-rmSync(results, { recursive: true, force: true });
+rmSync(join(ROOT, 'test-results'), { recursive: true, force: true });
 const cache = join(ROOT, '.cache');
 mkdirSync(cache, { recursive: true });
+
+/** Each takes one core for a while, and so does Jest: side by side. A check that fails ends everything. */
+async function checks() {
+  await must(bin('prettier'), ['--check', '--log-level', 'warn', '.']);
+  await must(bin('depcruise'), ['src', '--config', '.dependency-cruiser.cjs']);
+  await must(bin('knip'), ['--no-progress']);
+  await must(process.execPath, [join('scripts', 'types.mjs')]);
+  await must(bin('eslint'), ['.']);
+}
 const jestFile = join(cache, 'jest.json');
-const jestCode = await run(bin('jest'), ['--json', `--outputFile=${jestFile}`]);
+const [jestCode] = await Promise.all([run(bin('jest'), ['--json', `--outputFile=${jestFile}`]), checks()]);
 const jest = JSON.parse(readFileSync(jestFile, 'utf8'));
 
 await build({ force: true });

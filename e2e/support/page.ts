@@ -16,12 +16,16 @@ export async function typeInto(page: Page, testId: string, text: string): Promis
 }
 
 export async function choose(page: Page, testId: string, option: string | RegExp): Promise<void> {
-  await page.getByTestId(testId).click();
-  await page.getByRole('option', { name: option }).click();
+  const select = page.getByTestId(testId);
+  const value = await select.locator('option', { hasText: option }).first().getAttribute('value');
+  await select.selectOption(value);
 }
 
 export async function openStation(page: Page, name: string): Promise<void> {
-  await page.getByRole('navigation', { name: 'Stations' }).getByRole('link', { name: new RegExp(`^${name}`) }).click();
+  await page
+    .getByRole('navigation', { name: 'Stations' })
+    .getByRole('link', { name: new RegExp(`^${name}`) })
+    .click();
   await expect(page).toHaveURL(new RegExp(`/${name.toLowerCase()}$`));
 }
 
@@ -29,11 +33,27 @@ export async function openStation(page: Page, name: string): Promise<void> {
 export async function clockAhead(page: Page, hours: number): Promise<void> {
   await page.evaluate(async (ms) => {
     const open = indexedDB.open('fobbet');
-    const db = await new Promise<IDBDatabase>((resolve, reject) => { open.onsuccess = () => resolve(open.result); open.onerror = () => reject(new Error('no database')); });
+    const db = await new Promise<IDBDatabase>((resolve, reject) => {
+      open.onsuccess = () => resolve(open.result);
+      open.onerror = () => reject(new Error('no database'));
+    });
     const store = db.transaction('settings', 'readwrite').objectStore('settings');
-    const stored = await new Promise<Record<string, unknown> | undefined>((resolve) => { const get = store.get('settings'); get.onsuccess = () => resolve(get.result as Record<string, unknown> | undefined); });
+    const stored = await new Promise<Record<string, unknown> | undefined>((resolve) => {
+      const get = store.get('settings');
+      get.onsuccess = () => resolve(get.result as Record<string, unknown> | undefined);
+    });
     const ahead = Number(stored?.clockAheadMs ?? 0) + ms;
-    await new Promise<void>((resolve) => { const put = store.put({ id: 'settings', unitSystem: 'metric', theme: 'auto', room: { temperatureC: 21, humidityPercent: 50 }, ...stored, clockAheadMs: ahead }); put.onsuccess = () => resolve(); });
+    await new Promise<void>((resolve) => {
+      const put = store.put({
+        id: 'settings',
+        unitSystem: 'metric',
+        theme: 'auto',
+        room: { temperatureC: 21, humidityPercent: 50 },
+        ...stored,
+        clockAheadMs: ahead,
+      });
+      put.onsuccess = () => resolve();
+    });
     db.close();
   }, hours * 3_600_000);
   await page.reload();
@@ -61,10 +81,21 @@ export async function choosePicture(page: Page, file: string): Promise<void> {
 }
 
 /** Answers the question at Picture: nothing on it must not read backwards. */
-export const noLettering = (page: Page) => page.getByRole('group', { name: /^Has it lettering/ }).getByRole('button', { name: 'None' }).click();
+export const noLettering = (page: Page) =>
+  page
+    .getByRole('group', { name: /^Has it lettering/ })
+    .getByRole('button', { name: 'None' })
+    .click();
 
 /** A piece with a picture without lettering, on a surface of a size; at Surface when it is done. */
-export async function pieceWith(page: Page, name: string, file: string, surface: RegExp, width: string, height: string): Promise<void> {
+export async function pieceWith(
+  page: Page,
+  name: string,
+  file: string,
+  surface: RegExp,
+  width: string,
+  height: string,
+): Promise<void> {
   await beginPiece(page, name);
   await choosePicture(page, file);
   await noLettering(page);
@@ -79,9 +110,13 @@ export async function pieceWith(page: Page, name: string, file: string, surface:
 export const storedPieces = (page: Page): Promise<Record<string, unknown>[]> =>
   page.evaluate(async () => {
     const open = indexedDB.open('fobbet');
-    const db = await new Promise<IDBDatabase>((resolve) => { open.onsuccess = () => resolve(open.result); });
+    const db = await new Promise<IDBDatabase>((resolve) => {
+      open.onsuccess = () => resolve(open.result);
+    });
     const get = db.transaction('pieces').objectStore('pieces').getAll();
-    const pieces = await new Promise<Record<string, unknown>[]>((resolve) => { get.onsuccess = () => resolve(get.result as Record<string, unknown>[]); });
+    const pieces = await new Promise<Record<string, unknown>[]>((resolve) => {
+      get.onsuccess = () => resolve(get.result as Record<string, unknown>[]);
+    });
     db.close();
     return pieces;
   });

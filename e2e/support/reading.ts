@@ -1,13 +1,24 @@
 import { execFileSync } from 'node:child_process';
 import sharp from 'sharp';
 
-export interface Page { widthPx: number; heightPx: number; mm: (px: number) => number; px: (mm: number) => number; at: (xMm: number, yMm: number) => number[]; pixel: (x: number, y: number) => number[] }
+export interface Page {
+  widthPx: number;
+  heightPx: number;
+  mm: (px: number) => number;
+  px: (mm: number) => number;
+  at: (xMm: number, yMm: number) => number[];
+  pixel: (x: number, y: number) => number[];
+}
 
 /** The page box in mm, by poppler. */
 export function pageBoxMm(pdf: string): { widthMm: number; heightMm: number; pages: number } {
   const info = execFileSync('pdfinfo', ['-box', pdf], { encoding: 'utf8' });
   const [, width, height] = /MediaBox:\s+0.00\s+0.00\s+([\d.]+)\s+([\d.]+)/.exec(info) ?? [];
-  return { widthMm: (Number(width) / 72) * 25.4, heightMm: (Number(height) / 72) * 25.4, pages: Number(/Pages:\s+(\d+)/.exec(info)?.[1]) };
+  return {
+    widthMm: (Number(width) / 72) * 25.4,
+    heightMm: (Number(height) / 72) * 25.4,
+    pages: Number(/Pages:\s+(\d+)/.exec(info)?.[1]),
+  };
 }
 
 /** The first page drawn by poppler without smoothing. */
@@ -16,7 +27,14 @@ export async function drawPage(pdf: string, ppi = 508): Promise<Page> {
   const { data, info } = await sharp(`${pdf}.png`).removeAlpha().raw().toBuffer({ resolveWithObject: true });
   const pixel = (x: number, y: number) => [...data.subarray((y * info.width + x) * 3, (y * info.width + x) * 3 + 3)];
   const px = (mm: number) => Math.round((mm / 25.4) * ppi);
-  return { widthPx: info.width, heightPx: info.height, px, mm: (at) => (at / ppi) * 25.4, pixel, at: (x, y) => pixel(px(x), px(y)) };
+  return {
+    widthPx: info.width,
+    heightPx: info.height,
+    px,
+    mm: (at) => (at / ppi) * 25.4,
+    pixel,
+    at: (x, y) => pixel(px(x), px(y)),
+  };
 }
 
 const isColoured = ([r, g, b]: number[]) => Math.max(r, g, b) - Math.min(r, g, b) > 60;
@@ -33,7 +51,12 @@ export function findPrint(page: Page): { xMm: number; yMm: number; widthMm: numb
   const across = edges(page.widthPx, (x) => isColoured(page.pixel(x, middleRow)));
   const column = Math.round(across.from + (across.to - across.from) * 0.3);
   const down = edges(page.heightPx, (y) => isColoured(page.pixel(column, y)));
-  return { xMm: page.mm(across.from), yMm: page.mm(down.from), widthMm: page.mm(across.to - across.from), heightMm: page.mm(down.to - down.from) };
+  return {
+    xMm: page.mm(across.from),
+    yMm: page.mm(down.from),
+    widthMm: page.mm(across.to - across.from),
+    heightMm: page.mm(down.to - down.from),
+  };
 }
 
 /** The longest unbroken dark line on the page, across or along, mm: the check bar. */

@@ -5,11 +5,14 @@ import { AppRouterCacheProvider } from '@mui/material-nextjs/v16-appRouter';
 import type { Metadata, Viewport } from 'next';
 import { connection } from 'next/server';
 import type { ReactNode } from 'react';
-import { Shell } from '@/features/shell';
+import { Shell } from '@/features/shell/shell';
 import { Themed } from '@/ui';
 import '@/ui/base.css';
 
-export const metadata: Metadata = { title: 'Fobbet', description: 'Plans a photo transfer from the picture to the sealed piece.' };
+export const metadata: Metadata = {
+  title: 'Fobbet',
+  description: 'Plans a photo transfer from the picture to the sealed piece.',
+};
 export const viewport: Viewport = { width: 'device-width', initialScale: 1 };
 
 export default async function RootLayout({ children }: { children: ReactNode }) {
@@ -19,7 +22,9 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
       <body>
         <InitColorSchemeScript attribute='[data-scheme="%s"]' defaultMode="system" />
         <AppRouterCacheProvider>
-          <Themed><Shell demo={process.env.FOBBET_DEMO === '1'}>{children}</Shell></Themed>
+          <Themed>
+            <Shell demo={process.env.FOBBET_DEMO === '1'}>{children}</Shell>
+          </Themed>
         </AppRouterCacheProvider>
       </body>
     </html>

@@ -1,9 +1,20 @@
 import Joi from 'joi';
-import type { DaySpan } from '@/core/measure';
 import type { FreeHours, Places } from '@/core/schedule';
+import { MOST_SPANS, type DaySpan } from '@/core/measure';
+import type { Result } from '@/core/shared';
+import { day, figure, instant, item, list, maybe, oneOf, section, whole, words } from './fields';
+import { checkRecord, migrateToCurrent, type VersionCode } from './version';
+
+const MINUTES_PER_DAY = 1440;
+const AGENDA_VERSION = 1;
 
 /** A busy time read from a calendar file. */
-export interface BusyTime { id: string; title: string; fromAt: number; untilAt: number }
+export interface BusyTime {
+  id: string;
+  title: string;
+  fromAt: number;
+  untilAt: number;
+}
 
 /** When hands are free, what there is room for, and how the steps of all pieces were placed last. */
 export interface Agenda {
@@ -38,27 +49,64 @@ const weekend: DaySpan[] = [{ fromMinute: 10 * 60, untilMinute: 18 * 60 }];
 
 /** Evenings and weekends, with the night quiet. */
 export const EMPTY_AGENDA: Agenda = {
-  id: 'agenda', version: 1, weekly: [weekend, evening, evening, evening, evening, evening, weekend], days: {}, quiet: { fromMinute: 22 * 60, untilMinute: 7 * 60 }, busy: [], busyFrom: null,
-  places: { bench: 2, rack: 4, oven: 1 }, mode: 'earliest', reserveHours: 24, alarmMinutes: 10, starts: {}, pins: {}, notBefore: {}, running: null, aside: [], revision: 0,
+  id: 'agenda',
+  version: 1,
+  weekly: [weekend, evening, evening, evening, evening, evening, weekend],
+  days: {},
+  quiet: { fromMinute: 22 * 60, untilMinute: 7 * 60 },
+  busy: [],
+  busyFrom: null,
+  places: { bench: 2, rack: 4, oven: 1 },
+  mode: 'earliest',
+  reserveHours: 24,
+  alarmMinutes: 10,
+  starts: {},
+  pins: {},
+  notBefore: {},
+  running: null,
+  aside: [],
+  revision: 0,
 };
 
-const minute = () => Joi.number().integer().min(0).max(1440).required();
-const span = () => Joi.object({ fromMinute: minute(), untilMinute: minute() });
-const spans = () => Joi.array().items(span()).max(12).required();
-const instant = () => Joi.number().min(0).max(8.64e15).required();
-const byStep = () => Joi.object().pattern(Joi.string().max(200), Joi.number().min(0).max(8.64e15)).required();
-const places = (max: number) => Joi.number().integer().min(0).max(max).required();
+const span = () => item<DaySpan>({ fromMinute: whole(0, MINUTES_PER_DAY), untilMinute: whole(0, MINUTES_PER_DAY) });
+const spans = () => list(span(), MOST_SPANS);
+const byStep = () => Joi.object<Record<string, number>>().pattern(Joi.string().max(200), instant()).required();
+const step = () => Joi.string().max(200).required();
 
-const AGENDA_SCHEMA = Joi.object({
-  id: Joi.string().valid('agenda').required(), version: Joi.number().valid(1).required(),
-  weekly: Joi.array().items(Joi.array().items(span()).max(12)).length(7).required(), days: Joi.object().pattern(Joi.string().pattern(/^\d{4}-\d{2}-\d{2}$/), spans()).required(), quiet: span().allow(null).required(),
-  busy: Joi.array().items(Joi.object({ id: Joi.string().max(400).required(), title: Joi.string().allow('').max(400).required(), fromAt: instant(), untilAt: instant() })).max(5000).required(), busyFrom: Joi.string().max(300).allow(null).required(),
-  places: Joi.object({ bench: places(20), rack: places(200), oven: places(10) }).required(), mode: Joi.string().valid('earliest', 'latest').required(),
-  reserveHours: Joi.number().min(0).max(1000).required(), alarmMinutes: Joi.number().min(0).max(1440).required(),
-  starts: byStep(), pins: byStep(), notBefore: byStep(), running: Joi.object({ step: Joi.string().max(200).required(), startedAt: instant() }).allow(null).required(), aside: Joi.array().items(Joi.string().max(80)).max(2000).required(), revision: Joi.number().integer().min(0).required(),
+const AGENDA_SCHEMA = section<Agenda>({
+  id: oneOf('agenda'),
+  version: Joi.number().valid(1).required(),
+  weekly: list(spans(), 7).length(7),
+  days: Joi.object<Agenda['days']>().pattern(day().optional(), spans()).required(),
+  quiet: maybe(span()),
+  busy: list(
+    item<BusyTime>({
+      id: Joi.string().max(400).required(),
+      title: words(400),
+      fromAt: instant(),
+      untilAt: instant(),
+    }),
+    5000,
+  ),
+  busyFrom: maybe(Joi.string().max(300)),
+  places: section<Places>({ bench: whole(0, 20), rack: whole(0, 200), oven: whole(0, 10) }),
+  mode: oneOf('earliest', 'latest'),
+  reserveHours: figure(0, 1000),
+  alarmMinutes: figure(0, MINUTES_PER_DAY),
+  starts: byStep(),
+  pins: byStep(),
+  notBefore: byStep(),
+  running: maybe(item<NonNullable<Agenda['running']>>({ step: step(), startedAt: instant() })),
+  aside: list(Joi.string().max(80), 2000),
+  revision: whole(0, Number.MAX_SAFE_INTEGER),
 });
 
-/** Never worth refusing to start for: what can't be read becomes the usual hours. */
-export const readAgenda = (data: unknown): Agenda => (data === undefined || AGENDA_SCHEMA.validate(data, { convert: false }).error ? EMPTY_AGENDA : (data as Agenda));
+export const checkAgenda = (data: unknown): Result<Agenda, 'record-invalid'> => checkRecord(AGENDA_SCHEMA, data);
+
+/** Reads a stored agenda. */
+export function readAgenda(data: unknown): Result<Agenda, VersionCode> {
+  const current = migrateToCurrent(data, AGENDA_VERSION, []);
+  return current.ok ? checkAgenda(current.value) : current;
+}
 
 export const freeHoursOf = ({ weekly, days, quiet, busy }: Agenda): FreeHours => ({ weekly, days, quiet, busy });

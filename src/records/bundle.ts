@@ -1,22 +1,37 @@
 import Joi from 'joi';
-import type { Piece } from './piece';
-import { PICTURE_SCHEMA, type PictureRecord } from './picture';
+import { count, item, list, oneOf, section } from './fields';
+import { MOST_LAYERS } from './piece/picture';
+import { PICTURE_FIELDS, type PictureRecord } from './picture';
 
 /** Says what kind of file it is before anything else is read. */
 export const BUNDLE_FORMAT = 'fobbet-piece';
 export const BUNDLE_VERSION = 1;
+/** The picture, each layer, and the photo of the result. */
+export const MOST_PICTURES = MOST_LAYERS + 2;
+
+/** A picture's facts with where its file lies in the bundle. */
+export interface ListedPicture extends PictureRecord {
+  path: string;
+}
 
 /** piece.json of a bundle. The piece has a version of its own and is checked by it. */
 export interface BundleManifest {
   format: typeof BUNDLE_FORMAT;
   bundleVersion: number;
-  piece: Piece;
-  pictures: (PictureRecord & { path: string })[];
+  piece: object;
+  pictures: ListedPicture[];
 }
 
-export const BUNDLE_SCHEMA = Joi.object({
-  format: Joi.string().valid(BUNDLE_FORMAT).required(),
-  bundleVersion: Joi.number().integer().min(1).required(),
+const listed = item<ListedPicture>({
+  ...PICTURE_FIELDS,
+  path: Joi.string()
+    .pattern(/^pictures\/[A-Za-z0-9-]{1,64}\.(jpg|png|webp)$/)
+    .required(),
+});
+
+export const BUNDLE_SCHEMA = section<BundleManifest>({
+  format: oneOf(BUNDLE_FORMAT),
+  bundleVersion: count(Number.MAX_SAFE_INTEGER),
   piece: Joi.object().unknown().required(),
-  pictures: Joi.array().items(PICTURE_SCHEMA.keys({ path: Joi.string().pattern(/^pictures\/[A-Za-z0-9-]{1,64}\.(jpg|png|webp)$/).required() })).max(20).required(),
+  pictures: list(listed, MOST_PICTURES),
 });

@@ -1,11 +1,46 @@
-export { PIECE_MIGRATIONS, PIECE_SCHEMA, PIECE_VERSION, checkPiece, newPiece, picturesOf, readPiece, type Piece } from './piece';
-export { PICTURE_SCHEMA, type PictureRecord, type StoredPicture } from './picture';
-export { DEFAULT_SETTINGS, readSettings, type Settings } from './settings';
-export { BUNDLE_FORMAT, BUNDLE_SCHEMA, BUNDLE_VERSION, type BundleManifest } from './bundle';
-export { migrateToCurrent, type Migration, type VersionCode } from './version';
 export {
-  EMPTY_STASH, ITEM_KINDS, ITEM_SCHEMA, UNIT_OF, atHandOf, itemsOf, newItem, readStash, type ItemKind, type ItemUnit, type Stash, type StashItem,
+  PIECE_MIGRATIONS,
+  PIECE_SCHEMA,
+  PIECE_VERSION,
+  checkPiece,
+  newPiece,
+  picturesOf,
+  readPiece,
+  withPictures,
+  type Piece,
+} from './piece';
+export { factsOf, type PictureFiles, type PictureRecord, type StoredPicture } from './picture';
+export { DEFAULT_SETTINGS, checkSettings, readSettings, type Settings } from './settings';
+export { BUNDLE_FORMAT, BUNDLE_SCHEMA, BUNDLE_VERSION, MOST_PICTURES, type BundleManifest } from './bundle';
+export { checkRecord, migrateToCurrent, type VersionCode } from './version';
+export {
+  EMPTY_STASH,
+  ITEM_BOUNDS,
+  ITEM_KINDS,
+  ITEM_SCHEMA,
+  MOST_ITEMS,
+  UNIT_OF,
+  atHandOf,
+  checkStash,
+  itemsOf,
+  newItem,
+  readStash,
+  type ItemKind,
+  type Stash,
+  type StashItem,
 } from './stash';
-export { EMPTY_AGENDA, freeHoursOf, readAgenda, type Agenda, type BusyTime } from './agenda';
-export { EMPTY_ROOM, readRoom, type RoomRecord } from './room';
+export { EMPTY_AGENDA, checkAgenda, freeHoursOf, readAgenda, type Agenda, type BusyTime } from './agenda';
+export { EMPTY_ROOM, checkRoom, readRoom, type RoomRecord } from './room';
 export { readTimer, type BenchTimer } from './timer';
+export type {
+  BundleCode,
+  BusyCode,
+  CsvCode,
+  HistoryCode,
+  JobCode,
+  SaveCode,
+  SettingsCode,
+  ShopCode,
+  SingleCode,
+  StorageCode,
+} from './codes';

@@ -1,4 +1,5 @@
 import Joi from 'joi';
+import { oneOf, recordId, share, whole } from './fields';
 import { MAX_PICTURE_BYTES, MAX_PICTURE_PIXELS, type PictureType } from '@/core/picture';
 
 /** A picture file as it came, with what was read from it. Never altered: another picture is another record. */
@@ -15,17 +16,26 @@ export interface PictureRecord {
   darkShare: number;
 }
 
-/** The stored form: the facts with the file itself and a small upright copy for the screen. */
-export interface StoredPicture extends PictureRecord { file: Blob; preview: Blob }
+/** The file itself and a small upright copy for the screen: stored apart from the facts. */
+export interface PictureFiles {
+  id: string;
+  file: Blob;
+  preview: Blob;
+}
 
-export const PICTURE_SCHEMA = Joi.object({
-  id: Joi.string().pattern(/^[A-Za-z0-9-]{1,64}$/).required(),
+/** A picture whole: its facts with its files. */
+export type StoredPicture = PictureRecord & PictureFiles;
+
+export const factsOf = ({ file: _file, preview: _preview, ...facts }: StoredPicture): PictureRecord => facts;
+
+export const PICTURE_FIELDS: Joi.StrictSchemaMap<PictureRecord> = {
+  id: recordId(),
   name: Joi.string().max(255).required(),
-  type: Joi.string().valid('image/jpeg', 'image/png', 'image/webp').required(),
-  bytes: Joi.number().integer().min(1).max(MAX_PICTURE_BYTES).required(),
+  type: oneOf('image/jpeg', 'image/png', 'image/webp'),
+  bytes: whole(1, MAX_PICTURE_BYTES),
   sha256: Joi.string().hex().length(64).required(),
-  widthPx: Joi.number().integer().min(1).max(MAX_PICTURE_PIXELS).required(),
-  heightPx: Joi.number().integer().min(1).max(MAX_PICTURE_PIXELS).required(),
-  paleShare: Joi.number().min(0).max(1).required(),
-  darkShare: Joi.number().min(0).max(1).required(),
-});
+  widthPx: whole(1, MAX_PICTURE_PIXELS),
+  heightPx: whole(1, MAX_PICTURE_PIXELS),
+  paleShare: share(),
+  darkShare: share(),
+};

@@ -3,17 +3,33 @@ import { join } from 'node:path';
 import fc from 'fast-check';
 import { FORMATS } from '@/testing/formats';
 import { NOW, readyPiece } from '@/testing/builders';
-import { DEFAULT_SETTINGS, PIECE_MIGRATIONS, PIECE_VERSION, checkPiece, migrateToCurrent, newPiece, readPiece, readSettings } from './index';
+import {
+  DEFAULT_SETTINGS,
+  PIECE_MIGRATIONS,
+  PIECE_VERSION,
+  checkPiece,
+  migrateToCurrent,
+  newPiece,
+  readPiece,
+  readSettings,
+} from './index';
 
 /** A piece as version 4 stored it. */
 function versionFour() {
-  const { work: _w, cure: { cover: _c, oven: _o, through: _t, signs: _s, ...cure }, ...piece } = readyPiece();
+  const {
+    work: _w,
+    cure: { cover: _c, oven: _o, through: _t, signs: _s, ...cure },
+    ...piece
+  } = readyPiece();
   return { ...piece, version: 4, cure };
 }
 
 /** A piece as version 3 stored it. */
 function versionThree() {
-  const { sheet: { form: _f, copies: _p, motif: _m, proof: _r, order: _o, ...sheet }, ...piece } = versionFour();
+  const {
+    sheet: { form: _f, copies: _p, motif: _m, proof: _r, order: _o, ...sheet },
+    ...piece
+  } = versionFour();
   return { ...piece, version: 3, sheet };
 }
 
@@ -38,22 +54,43 @@ function versionOne(marginMm: number | undefined) {
 const CASES: Readonly<Record<number, () => void>> = {
   1: () => {
     const read = readPiece(versionOne(12));
-    expect(read).toMatchObject({ ok: true, value: { version: PIECE_VERSION, sheet: { margins: { topMm: 12, rightMm: 12, bottomMm: 12, leftMm: 12 } } } });
+    expect(read).toMatchObject({
+      ok: true,
+      value: { version: PIECE_VERSION, sheet: { margins: { topMm: 12, rightMm: 12, bottomMm: 12, leftMm: 12 } } },
+    });
     expect(read.ok && 'marginMm' in read.value.sheet).toBe(false);
     expect(readPiece(versionOne(undefined))).toMatchObject({ ok: true, value: { sheet: { margins: { topMm: 10 } } } });
   },
   2: () => {
     expect(readPiece(versionTwo())).toEqual({ ok: true, value: readyPiece() });
-    const gesso = { ...versionTwo(), method: { ...versionTwo().method, school: 'A2', binder: 'gesso' } };
+    const gesso = { ...versionTwo(), method: { ...versionTwo().method, school: 'opaque-base', binder: 'gesso' } };
     expect(readPiece(gesso)).toMatchObject({ ok: true, value: { method: { school: null, binder: null } } });
   },
   3: () => {
     expect(readPiece(versionThree())).toEqual({ ok: true, value: readyPiece() });
-    expect(readPiece({ ...versionThree(), sheet: { ...versionThree().sheet, overlapMm: 4 } })).toMatchObject({ ok: true, value: { sheet: { overlapMm: 4, copies: 1, form: { parts: 'skip', edge: 'cut' } } } });
+    expect(readPiece({ ...versionThree(), sheet: { ...versionThree().sheet, overlapMm: 4 } })).toMatchObject({
+      ok: true,
+      value: { sheet: { overlapMm: 4, copies: 1, form: { parts: 'skip', edge: 'cut' } } },
+    });
   },
   4: () => {
     expect(readPiece(versionFour())).toEqual({ ok: true, value: readyPiece() });
-    expect(readPiece({ ...versionFour(), cure: { ...versionFour().cure, labelHours: 9 } })).toMatchObject({ ok: true, value: { cure: { labelHours: 9, through: 'typed', cover: 'open', oven: null, signs: [] }, work: { done: [], draws: [] } } });
+    expect(readPiece({ ...versionFour(), cure: { ...versionFour().cure, labelHours: 9 } })).toMatchObject({
+      ok: true,
+      value: {
+        cure: { labelHours: 9, through: 'typed', cover: 'open', oven: null, signs: [] },
+        work: { done: [], draws: [] },
+      },
+    });
+  },
+  5: () => {
+    const old = (method: object) => ({ ...readyPiece(), version: 5, method: { ...readyPiece().method, ...method } });
+    const tried = { surface: 'canvas', baseCoat: 'none', school: 'E1', binder: 'fluid-gel' };
+    expect(readPiece(old({ school: 'A', tryOn: [tried] }))).toMatchObject({
+      ok: true,
+      value: { method: { school: 'dry-and-rub', tryOn: [{ ...tried, school: 'liner-peel' }] } },
+    });
+    expect(readPiece(old({ school: null })).ok).toBe(true);
   },
 };
 
@@ -64,13 +101,18 @@ describe('the stored piece', () => {
     expect(readPiece(readyPiece())).toEqual({ ok: true, value: readyPiece() });
   });
 
-  it.each(PIECE_MIGRATIONS.map((migration) => [migration.from, migration.name] as const))('migrates from version %p: %s', (from) => {
-    expect(CASES[from]).toBeDefined();
-    CASES[from]();
-  });
+  it.each(PIECE_MIGRATIONS.map((migration) => [migration.from, migration.name] as const))(
+    'migrates from version %p: %s',
+    (from) => {
+      expect(CASES[from]).toBeDefined();
+      CASES[from]();
+    },
+  );
 
   it('has an unbroken chain to the current version, and leaves what it reads untouched', () => {
-    expect(PIECE_MIGRATIONS.map(({ from, to }) => [from, to])).toEqual(Array.from({ length: PIECE_VERSION - 1 }, (_, i) => [i + 1, i + 2]));
+    expect(PIECE_MIGRATIONS.map(({ from, to }) => [from, to])).toEqual(
+      Array.from({ length: PIECE_VERSION - 1 }, (_, i) => [i + 1, i + 2]),
+    );
     const old = versionOne(7);
     const before = JSON.stringify(old);
     readPiece(old);
@@ -78,18 +120,27 @@ describe('the stored piece', () => {
   });
 
   it('refuses what is newer, says no version, or does not fit, each with its own reason', () => {
-    expect(readPiece({ ...readyPiece(), version: PIECE_VERSION + 1 })).toMatchObject({ ok: false, error: { code: 'record-newer', values: { found: PIECE_VERSION + 1, known: PIECE_VERSION } } });
-    for (const data of [null, 7, 'piece', {}, { version: '2' }, { version: 0 }, { version: 1.5 }]) expect(readPiece(data)).toMatchObject({ ok: false, error: { code: 'record-unversioned' } });
-    expect(readPiece({ ...readyPiece(), surface: { ...readyPiece().surface, widthMm: '240' } })).toMatchObject({ ok: false, error: { code: 'record-invalid', path: 'surface.widthMm' } });
+    expect(readPiece({ ...readyPiece(), version: PIECE_VERSION + 1 })).toMatchObject({
+      ok: false,
+      error: { code: 'record-newer', values: { found: PIECE_VERSION + 1, known: PIECE_VERSION } },
+    });
+    for (const data of [null, 7, 'piece', {}, { version: '2' }, { version: 0 }, { version: 1.5 }])
+      expect(readPiece(data)).toMatchObject({ ok: false, error: { code: 'record-unversioned' } });
+    expect(readPiece({ ...readyPiece(), surface: { ...readyPiece().surface, widthMm: '240' } })).toMatchObject({
+      ok: false,
+      error: { code: 'record-invalid', path: 'surface.widthMm' },
+    });
     expect(readPiece({ ...readyPiece(), extra: 1 })).toMatchObject({ ok: false, error: { code: 'record-invalid' } });
     expect(migrateToCurrent({ version: 1 }, 3, [])).toMatchObject({ ok: false, error: { code: 'record-invalid' } });
   });
 
   it('refuses any figure out of its range, and survives JSON', () => {
-    fc.assert(fc.property(fc.double({ min: -1e6, max: 1e6, noNaN: true }), (widthMm) => {
-      const piece = { ...readyPiece(), surface: { ...readyPiece().surface, widthMm } };
-      expect(checkPiece(piece).ok).toBe(widthMm >= 1 && widthMm <= 3000);
-    }));
+    fc.assert(
+      fc.property(fc.double({ min: -1e6, max: 1e6, noNaN: true }), (widthMm) => {
+        const piece = { ...readyPiece(), surface: { ...readyPiece().surface, widthMm } };
+        expect(checkPiece(piece).ok).toBe(widthMm >= 1 && widthMm <= 3000);
+      }),
+    );
     expect(JSON.parse(JSON.stringify(readyPiece()))).toEqual(readyPiece());
   });
 });
@@ -104,7 +155,10 @@ describe('settings', () => {
 });
 
 describe('the published formats', () => {
-  it.each(FORMATS.map(({ file, schema }) => [file, schema] as const))('docs/formats/%s is what the validator says (npm run formats)', (file, schema) => {
-    expect(readFileSync(join(process.cwd(), 'docs', 'formats', file), 'utf8')).toBe(schema);
-  });
+  it.each(FORMATS.map(({ file, schema }) => [file, schema] as const))(
+    'docs/formats/%s is what the validator says (npm run formats)',
+    (file, schema) => {
+      expect(readFileSync(join(process.cwd(), 'docs', 'formats', file), 'utf8')).toBe(schema);
+    },
+  );
 });

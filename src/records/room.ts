@@ -1,5 +1,10 @@
 import Joi from 'joi';
+import { figure, instant, item, list, maybe, oneOf, section } from './fields';
 import type { Air, AirReading } from '@/core/cure';
+import type { Result } from '@/core/shared';
+import { checkRecord, migrateToCurrent, type VersionCode } from './version';
+
+const ROOM_VERSION = 1;
 
 /** What is known of the workroom's air: readings of the sensor, and a usual day where one was typed. */
 export interface RoomRecord {
@@ -18,14 +23,30 @@ export const EMPTY_ROOM: RoomRecord = { id: 'room', version: 1, readings: [], da
 /** Three weeks of readings at one every ten minutes. */
 export const MOST_READINGS = 3024;
 
-const celsius = () => Joi.number().min(-40).max(70).required();
-const percent = () => Joi.number().min(0).max(100).required();
-const ROOM_SCHEMA = Joi.object({
-  id: Joi.string().valid('room').required(), version: Joi.number().valid(1).required(),
-  readings: Joi.array().items(Joi.object({ at: Joi.number().min(0).max(8.64e15).required(), temperatureC: celsius(), humidityPercent: percent() })).max(MOST_READINGS).required(),
-  day: Joi.object({ coldestC: celsius(), warmestC: celsius(), humidityPercent: percent() }).allow(null).required(),
-  hours: Joi.array().items(Joi.object({ temperatureC: celsius(), humidityPercent: percent() })).length(24).allow(null).required(),
+const celsius = () => figure(-40, 70);
+const percent = () => figure(0, 100);
+
+const ROOM_SCHEMA = section<RoomRecord>({
+  id: oneOf('room'),
+  version: Joi.number().valid(1).required(),
+  readings: list(
+    item<AirReading>({ at: instant(), temperatureC: celsius(), humidityPercent: percent() }),
+    MOST_READINGS,
+  ),
+  day: maybe(
+    item<NonNullable<RoomRecord['day']>>({
+      coldestC: celsius(),
+      warmestC: celsius(),
+      humidityPercent: percent(),
+    }),
+  ),
+  hours: maybe(list(item<Air>({ temperatureC: celsius(), humidityPercent: percent() }), 24).length(24)),
 });
 
-/** What can't be read becomes an unknown room. */
-export const readRoom = (data: unknown): RoomRecord => (data === undefined || ROOM_SCHEMA.validate(data, { convert: false }).error ? EMPTY_ROOM : (data as RoomRecord));
+export const checkRoom = (data: unknown): Result<RoomRecord, 'record-invalid'> => checkRecord(ROOM_SCHEMA, data);
+
+/** Reads a stored room. */
+export function readRoom(data: unknown): Result<RoomRecord, VersionCode> {
+  const current = migrateToCurrent(data, ROOM_VERSION, []);
+  return current.ok ? checkRoom(current.value) : current;
+}

@@ -1,5 +1,7 @@
-import Joi from 'joi';
 import type { UnitSystem } from '@/core/measure';
+import { MS_PER_DAY, type Result } from '@/core/shared';
+import { figure, oneOf, section, yesOrNo } from './fields';
+import { checkRecord } from './version';
 
 export interface Settings {
   id: 'settings';
@@ -18,19 +20,45 @@ export interface Settings {
   benchContrast: boolean;
 }
 
-export const DEFAULT_SETTINGS: Settings = { id: 'settings', unitSystem: 'metric', theme: 'auto', clockAheadMs: 0, room: { temperatureC: 21, humidityPercent: 50 }, sensor: false, sound: true, speech: false, benchContrast: false };
+export const DEFAULT_SETTINGS: Settings = {
+  id: 'settings',
+  unitSystem: 'metric',
+  theme: 'auto',
+  clockAheadMs: 0,
+  room: { temperatureC: 21, humidityPercent: 50 },
+  sensor: false,
+  sound: true,
+  speech: false,
+  benchContrast: false,
+};
 
-const SETTINGS_SCHEMA = Joi.object({
-  id: Joi.string().valid('settings').required(),
-  unitSystem: Joi.string().valid('metric', 'inch').required(),
-  theme: Joi.string().valid('auto', 'light', 'dark').required(),
-  clockAheadMs: Joi.number().min(0).max(366 * 86_400_000).required(),
-  room: Joi.object({ temperatureC: Joi.number().min(-20).max(60).required(), humidityPercent: Joi.number().min(0).max(100).required() }).required(),
-  sensor: Joi.boolean().required(), sound: Joi.boolean().required(), speech: Joi.boolean().required(), benchContrast: Joi.boolean().required(),
+const LONGEST_AHEAD_MS = 366 * MS_PER_DAY;
+
+const SETTINGS_SCHEMA = section<Settings>({
+  id: oneOf('settings'),
+  unitSystem: oneOf('metric', 'inch'),
+  theme: oneOf('auto', 'light', 'dark'),
+  clockAheadMs: figure(0, LONGEST_AHEAD_MS),
+  room: section<Settings['room']>({ temperatureC: figure(-20, 60), humidityPercent: figure(0, 100) }),
+  sensor: yesOrNo(),
+  sound: yesOrNo(),
+  speech: yesOrNo(),
+  benchContrast: yesOrNo(),
 });
 
-/** Settings are never worth refusing to start for: what can't be read becomes the default. */
-export const readSettings = (data: unknown): Settings => {
-  const merged = { ...DEFAULT_SETTINGS, ...(typeof data === 'object' ? data : null) };
-  return SETTINGS_SCHEMA.validate(merged).error ? DEFAULT_SETTINGS : merged;
-};
+export function checkSettings(data: unknown): Result<Settings, 'settings-refused'> {
+  const checked = checkRecord(SETTINGS_SCHEMA, data);
+  return checked.ok ? checked : { ok: false, error: { ...checked.error, code: 'settings-refused' } };
+}
+
+/**
+ * Settings are never worth refusing to start for: what is missing or can't be read is as usual, key by key. Who changes
+ * one lays it over what is stored, so that keys of another version stay.
+ */
+export function readSettings(data: unknown): Settings {
+  const stored: Readonly<Record<string, unknown>> = typeof data === 'object' && data !== null ? { ...data } : {};
+  const kept = Object.entries(stored).filter(
+    ([key, value]) => key in DEFAULT_SETTINGS && checkRecord(SETTINGS_SCHEMA, { ...DEFAULT_SETTINGS, [key]: value }).ok,
+  );
+  return { ...DEFAULT_SETTINGS, ...Object.fromEntries(kept) };
+}

@@ -1,33 +1,83 @@
 import 'fake-indexeddb/auto';
+import { ok } from '@/core/shared';
 import { EMPTY_STASH, newItem } from '@/records';
 import { HOUR, NOW, readyPiece, storedPicture } from '@/testing/builders';
-import { FobbetDatabase, addPieces, changeAgenda, changeRoom, changeStash, keepReading, leftOf, readShelf, removePiece, savePiece, stepHistory, storedAgenda, storedRoom, storedStash, tidy } from '@/storage';
+import {
+  FobbetDatabase,
+  addPieces,
+  changeAgenda,
+  changeRoom,
+  changeStash,
+  historyState,
+  keepReading,
+  leftOf,
+  readShelf,
+  removePiece,
+  savePiece,
+  stepHistory,
+  storedAgenda,
+  storedRoom,
+  storedStash,
+  tidy,
+} from '@/storage';
 import { EMPTY_AGENDA, EMPTY_ROOM, freeHoursOf, readAgenda, readRoom, readTimer } from './index';
 
 let db: FobbetDatabase;
 let count = 0;
-beforeEach(() => { db = new FobbetDatabase(`singles-${count++}`); });
+beforeEach(() => {
+  db = new FobbetDatabase(`singles-${count++}`);
+});
 afterEach(() => db.close());
+
+const stash = async () => {
+  const read = await storedStash(db);
+  if (!read.ok) throw new Error(read.error.code);
+  return read.value;
+};
 
 describe('records of which there is one', () => {
   it('are what nothing was said of until something is, and change without losing what stands beside', async () => {
-    expect(await storedAgenda(db)).toEqual(EMPTY_AGENDA);
-    expect(await storedRoom(db)).toEqual(EMPTY_ROOM);
-    expect(await storedStash(db)).toEqual(EMPTY_STASH);
-    await Promise.all([changeAgenda(db, () => ({ mode: 'latest' })), changeAgenda(db, ({ pins }) => ({ pins: { ...pins, a: 1 } })), changeAgenda(db, ({ pins }) => ({ pins: { ...pins, b: 2 } }))]);
-    expect(await storedAgenda(db)).toMatchObject({ mode: 'latest', pins: { a: 1, b: 2 } });
+    expect(await storedAgenda(db)).toEqual(ok(EMPTY_AGENDA));
+    expect(await storedRoom(db)).toEqual(ok(EMPTY_ROOM));
+    expect(await storedStash(db)).toEqual(ok(EMPTY_STASH));
+    await Promise.all([
+      changeAgenda(db, () => ({ mode: 'latest' })),
+      changeAgenda(db, ({ pins }) => ({ pins: { ...pins, a: 1 } })),
+      changeAgenda(db, ({ pins }) => ({ pins: { ...pins, b: 2 } })),
+    ]);
+    expect(await storedAgenda(db)).toMatchObject({ value: { mode: 'latest', pins: { a: 1, b: 2 } } });
     await changeRoom(db, () => ({ day: { coldestC: 8, warmestC: 18, humidityPercent: 60 } }));
     await keepReading(db, [{ at: NOW, temperatureC: 19, humidityPercent: 50 }]);
-    expect(await storedRoom(db)).toMatchObject({ day: { coldestC: 8 }, readings: [{ at: NOW }] });
+    expect(await storedRoom(db)).toMatchObject({ value: { day: { coldestC: 8 }, readings: [{ at: NOW }] } });
     expect(freeHoursOf(EMPTY_AGENDA).weekly).toHaveLength(7);
   });
 
-  it.each([undefined, null, 7, { ...EMPTY_AGENDA, weekly: [] }, { ...EMPTY_AGENDA, version: 2 }, { ...EMPTY_AGENDA, places: { bench: -1, rack: 1, oven: 1 } }])('an agenda that can’t be read is the usual one: %#', (data) => expect(readAgenda(data)).toEqual(EMPTY_AGENDA));
-  it.each([undefined, 'cold', { ...EMPTY_ROOM, readings: [{ at: 1 }] }, { ...EMPTY_ROOM, hours: [] }])('a room that can’t be read is unknown: %#', (data) => expect(readRoom(data)).toEqual(EMPTY_ROOM));
+  it.each([
+    undefined,
+    null,
+    7,
+    { ...EMPTY_AGENDA, weekly: [] },
+    { ...EMPTY_AGENDA, version: 2 },
+    { ...EMPTY_AGENDA, places: { bench: -1, rack: 1, oven: 1 } },
+  ])('an agenda that can’t be read is refused: %#', (data) => expect(readAgenda(data)).toMatchObject({ ok: false }));
+  it.each([undefined, 'cold', { ...EMPTY_ROOM, readings: [{ at: 1 }] }, { ...EMPTY_ROOM, hours: [] }])(
+    'a room that can’t be read is refused: %#',
+    (data) => expect(readRoom(data)).toMatchObject({ ok: false }),
+  );
   it('a timer that can’t be read is none', () => {
-    const timer = { id: 'a', label: 'Damp', pieceId: null, step: null, startedAt: NOW, endsAt: NOW + HOUR, pausedLeftMs: null, rangAt: null };
+    const timer = {
+      id: 'a',
+      label: 'Damp',
+      pieceId: null,
+      step: null,
+      startedAt: NOW,
+      endsAt: NOW + HOUR,
+      pausedLeftMs: null,
+      rangAt: null,
+    };
     expect(readTimer(timer)).toEqual(timer);
-    for (const broken of [null, {}, { ...timer, endsAt: 'soon' }, { ...timer, extra: 1 }]) expect(readTimer(broken)).toBeNull();
+    for (const broken of [null, {}, { ...timer, endsAt: 'soon' }, { ...timer, extra: 1 }])
+      expect(readTimer(broken)).toBeNull();
   });
 });
 
@@ -37,16 +87,29 @@ describe('draws and undo', () => {
     await changeStash(db, () => ({ items: [bottle] }));
     await addPieces(db, [readyPiece()], [storedPicture('picture-1')]);
     const piece = readyPiece();
-    await savePiece(db, { base: piece, mine: { ...piece, work: { done: [], draws: [{ step: 'lay', item: 'gel', amount: 30, at: NOW }] } }, label: 'laid', now: NOW });
+    await savePiece(db, {
+      base: piece,
+      mine: { ...piece, work: { done: [], draws: [{ step: 'lay', item: 'gel', amount: 30, at: NOW }] } },
+      label: 'laid',
+      now: NOW,
+    });
   };
-  const left = async () => { const [{ pieces }, { items: [item] }] = await Promise.all([readShelf(db), storedStash(db)]); return leftOf(item, pieces); };
+  const left = async () => {
+    const { pieces } = await readShelf(db);
+    return leftOf((await stash()).items[0], pieces);
+  };
+  const step = async (direction: 'undo' | 'redo', now: number) =>
+    stepHistory(db, 'piece-1', direction, {
+      mark: (await historyState(db, 'piece-1'))[direction]?.mark ?? -1,
+      now,
+    });
 
   it('undo gives back, redo takes again', async () => {
     await drawn();
     expect(await left()).toBe(70);
-    await stepHistory(db, 'piece-1', 'undo', NOW + 1);
+    await step('undo', NOW + 1);
     expect(await left()).toBe(100);
-    await stepHistory(db, 'piece-1', 'redo', NOW + 2);
+    await step('redo', NOW + 2);
     expect(await left()).toBe(70);
   });
 
@@ -55,6 +118,6 @@ describe('draws and undo', () => {
     await removePiece(db, 'piece-1', NOW + HOUR);
     await tidy(db, NOW + 40 * 24 * HOUR);
     expect(await db.removed.count()).toBe(0);
-    expect((await storedStash(db)).items[0].amount).toBe(70);
+    expect((await stash()).items[0].amount).toBe(70);
   });
 });

@@ -1,4 +1,5 @@
 import Joi from 'joi';
+import { instant, maybe, section } from './fields';
 
 /** A timer at the bench. Instants by the program's clock, epoch ms. */
 export interface BenchTimer {
@@ -15,11 +16,19 @@ export interface BenchTimer {
   rangAt: number | null;
 }
 
-const instant = () => Joi.number().min(0).max(8.64e15).required();
-const TIMER_SCHEMA = Joi.object({
-  id: Joi.string().max(80).required(), label: Joi.string().max(200).required(), pieceId: Joi.string().max(80).allow(null).required(), step: Joi.string().max(200).allow(null).required(),
-  startedAt: instant(), endsAt: instant(), pausedLeftMs: Joi.number().min(0).allow(null).required(), rangAt: Joi.number().min(0).allow(null).required(),
+const TIMER_SCHEMA = section<BenchTimer>({
+  id: Joi.string().max(80).required(),
+  label: Joi.string().max(200).required(),
+  pieceId: maybe(Joi.string().max(80)),
+  step: maybe(Joi.string().max(200)),
+  startedAt: instant(),
+  endsAt: instant(),
+  pausedLeftMs: maybe(Joi.number().min(0)),
+  rangAt: maybe(Joi.number().min(0)),
 });
 
 /** Null for what is no timer. */
-export const readTimer = (data: unknown): BenchTimer | null => (TIMER_SCHEMA.validate(data, { convert: false }).error ? null : (data as BenchTimer));
+export function readTimer(data: unknown): BenchTimer | null {
+  const checked = TIMER_SCHEMA.validate(data, { convert: false });
+  return checked.error ? null : checked.value;
+}

@@ -1,48 +1,103 @@
 /**
- * The bundle `.fobbet.zip`: piece.json and the picture files as they came. Reading checks limits before content: entries, sizes,
- * names; then the manifest, the versions, and each picture by its SHA-256. What is damaged or foreign is refused with its reason.
+ * The bundle `.fobbet.zip`: piece.json and the picture files as they came. Reading checks limits before content:
+ * entries, sizes, names; then the manifest, the versions, and each picture by its SHA-256. What is damaged or foreign
+ * is refused with its reason.
  */
 import { strFromU8, strToU8, unzipSync, zipSync, type Zippable } from 'fflate';
-import { fail, ok, type Result } from '@/core/shared';
-import { BUNDLE_FORMAT, BUNDLE_SCHEMA, BUNDLE_VERSION, picturesOf, readPiece, type BundleManifest, type Piece, type PictureRecord } from '@/records';
+import { clamp, fail, ok, type Result } from '@/core/shared';
+import {
+  BUNDLE_FORMAT,
+  BUNDLE_SCHEMA,
+  BUNDLE_VERSION,
+  MOST_PICTURES,
+  checkRecord,
+  picturesOf,
+  readPiece,
+  withPictures,
+  type BundleManifest,
+  type Piece,
+  type BundleCode,
+  type PictureRecord,
+} from '@/records';
 import { hashBytes } from '@/core/shared/hash';
 
-export type BundleCode = 'bundle-too-large' | 'bundle-not-zip' | 'bundle-foreign' | 'bundle-newer' | 'bundle-damaged' | 'bundle-picture-missing' | 'bundle-picture-damaged';
-
-export interface BundledPicture { record: PictureRecord; bytes: Uint8Array<ArrayBuffer> }
-
-const MANIFEST = 'piece.json';
-const MAX_BUNDLE_BYTES = 256 * 1024 * 1024;
-const MAX_ENTRIES = 30;
-const MAX_MANIFEST_BYTES = 1024 * 1024;
-const MAX_PICTURE_ENTRY_BYTES = 64 * 1024 * 1024;
-const EXTENSIONS: Readonly<Record<PictureRecord['type'], string>> = { 'image/jpeg': 'jpg', 'image/png': 'png', 'image/webp': 'webp' };
-
-/** The same piece gives the same bytes: entries carry the piece's own time. */
-export function writeBundle(piece: Piece, pictures: readonly BundledPicture[]): Uint8Array<ArrayBuffer> {
-  const listed = pictures.map(({ record }) => ({ ...record, path: `pictures/${record.id}.${EXTENSIONS[record.type]}` }));
-  const manifest: BundleManifest = { format: BUNDLE_FORMAT, bundleVersion: BUNDLE_VERSION, piece, pictures: listed };
-  const entries: Zippable = { [MANIFEST]: [strToU8(JSON.stringify(manifest, null, 2)), { level: 6 }] };
-  listed.forEach(({ path }, index) => { entries[path] = [pictures[index].bytes, { level: 0 }]; });
-  return zipSync(entries, { mtime: new Date(Math.max(piece.updatedAt, Date.UTC(1981, 0, 1))) });
+export interface BundledPicture {
+  record: PictureRecord;
+  bytes: Uint8Array<ArrayBuffer>;
 }
 
-export async function openBundle(bytes: Uint8Array): Promise<Result<{ piece: Piece; pictures: BundledPicture[] }, BundleCode>> {
-  if (bytes.length > MAX_BUNDLE_BYTES) return fail('bundle-too-large', `expected at most ${MAX_BUNDLE_BYTES} bytes, got ${bytes.length}`);
+const MANIFEST = 'piece.json';
+/** What one piece can hold: the largest pictures, as many as it takes. Larger files are not even read. */
+export const MAX_BUNDLE_BYTES = 1800 * 1024 * 1024;
+const MAX_ENTRIES = MOST_PICTURES + 4;
+/** A motif of as many corners as a piece can have is some 20 MB. */
+const MAX_MANIFEST_BYTES = 64 * 1024 * 1024;
+/** What the zip format can say of a time. */
+const [FIRST_TIME, LAST_TIME] = [Date.UTC(1981, 0, 1), Date.UTC(2099, 11, 30)];
+const MAX_PICTURE_ENTRY_BYTES = 64 * 1024 * 1024;
+const EXTENSIONS: Readonly<Record<PictureRecord['type'], string>> = {
+  'image/jpeg': 'jpg',
+  'image/png': 'png',
+  'image/webp': 'webp',
+};
+
+/**
+ * The same piece gives the same bytes: entries carry the piece's own time. A picture that is not to be had is left out
+ * of the piece too, so that the bundle opens.
+ *
+ * @returns `bundle-too-heavy` where it could not be opened again
+ */
+export function writeBundle(
+  piece: Piece,
+  pictures: readonly BundledPicture[],
+): Result<Uint8Array<ArrayBuffer>, 'bundle-too-heavy'> {
+  const listed = pictures.map(({ record }) => ({
+    ...record,
+    path: `pictures/${record.id}.${EXTENSIONS[record.type]}`,
+  }));
+  const whole = withPictures(piece, (id) => (listed.some((record) => record.id === id) ? id : null));
+  const manifest: BundleManifest = {
+    format: BUNDLE_FORMAT,
+    bundleVersion: BUNDLE_VERSION,
+    piece: whole,
+    pictures: listed,
+  };
+  const text = strToU8(JSON.stringify(manifest));
+  const bytes = pictures.reduce((total, picture) => total + picture.bytes.length, text.length);
+  if (bytes > MAX_BUNDLE_BYTES)
+    return fail('bundle-too-heavy', `expected at most ${MAX_BUNDLE_BYTES} bytes, got ${bytes}`, {
+      values: { megabytes: Math.round(bytes / 2 ** 20), most: MAX_BUNDLE_BYTES / 2 ** 20 },
+    });
+  const entries: Zippable = { [MANIFEST]: [text, { level: 6 }] };
+  listed.forEach(({ path }, index) => {
+    entries[path] = [pictures[index]!.bytes, { level: 0 }];
+  });
+  return ok(zipSync(entries, { mtime: new Date(clamp(piece.updatedAt, FIRST_TIME, LAST_TIME)) }));
+}
+
+export async function openBundle(
+  bytes: Uint8Array,
+): Promise<Result<{ piece: Piece; pictures: BundledPicture[] }, BundleCode>> {
+  if (bytes.length > MAX_BUNDLE_BYTES)
+    return fail('bundle-too-large', `expected at most ${MAX_BUNDLE_BYTES} bytes, got ${bytes.length}`);
   const files = unpack(bytes);
   if (!files.ok) return files;
   const manifest = readManifest(files.value[MANIFEST]);
   if (!manifest.ok) return manifest;
   const piece = readPiece(manifest.value.piece);
   if (!piece.ok) {
-    if (piece.error.code === 'record-newer') return fail('bundle-newer', piece.error.message, { values: piece.error.values });
+    if (piece.error.code === 'record-newer') return { ok: false, error: { ...piece.error, code: 'bundle-newer' } };
     return fail('bundle-damaged', piece.error.message, { path: `piece.${piece.error.path ?? ''}` });
   }
   const pictures: BundledPicture[] = [];
   for (const { path, ...record } of manifest.value.pictures) {
     const content = files.value[path];
     if (!content) return fail('bundle-picture-missing', `expected ${path}`, { path, values: { name: record.name } });
-    if ((await hashBytes(content)) !== record.sha256) return fail('bundle-picture-damaged', `${path} does not match its checksum`, { path, values: { name: record.name } });
+    if ((await hashBytes(content)) !== record.sha256)
+      return fail('bundle-picture-damaged', `${path} does not match its checksum`, {
+        path,
+        values: { name: record.name },
+      });
     pictures.push({ record, bytes: content });
   }
   const lacking = picturesOf(piece.value).find((id) => !pictures.some((picture) => picture.record.id === id));
@@ -58,7 +113,8 @@ function unpack(bytes: Uint8Array): Result<Record<string, Uint8Array<ArrayBuffer
       filter: ({ name, originalSize, size, compression }) => {
         entries++;
         const limit = name === MANIFEST ? MAX_MANIFEST_BYTES : MAX_PICTURE_ENTRY_BYTES;
-        if (entries > MAX_ENTRIES || originalSize > limit || (compression === 0 && size !== originalSize)) tooLarge = true;
+        if (entries > MAX_ENTRIES || originalSize > limit || (compression === 0 && size !== originalSize))
+          tooLarge = true;
         return !tooLarge;
       },
     });
@@ -78,10 +134,13 @@ function readManifest(content: Uint8Array | undefined): Result<BundleManifest, B
     return fail('bundle-damaged', `expected JSON at ${MANIFEST}`);
   }
   const { format, bundleVersion } = (data ?? {}) as { format?: unknown; bundleVersion?: unknown };
-  if (format !== BUNDLE_FORMAT) return fail('bundle-foreign', `expected format ${BUNDLE_FORMAT}, got ${JSON.stringify(format)}`);
+  if (format !== BUNDLE_FORMAT)
+    return fail('bundle-foreign', `expected format ${BUNDLE_FORMAT}, got ${JSON.stringify(format)}`);
   if (typeof bundleVersion === 'number' && bundleVersion > BUNDLE_VERSION) {
-    return fail('bundle-newer', `expected bundle version up to ${BUNDLE_VERSION}, got ${bundleVersion}`, { values: { found: bundleVersion, known: BUNDLE_VERSION } });
+    return fail('bundle-newer', `expected bundle version up to ${BUNDLE_VERSION}, got ${bundleVersion}`, {
+      values: { found: bundleVersion, known: BUNDLE_VERSION },
+    });
   }
-  const { error } = BUNDLE_SCHEMA.validate(data, { convert: false });
-  return error ? fail('bundle-damaged', error.message, { path: error.details[0].path.join('.') }) : ok(data as BundleManifest);
+  const checked = checkRecord(BUNDLE_SCHEMA, data);
+  return checked.ok ? checked : { ok: false, error: { ...checked.error, code: 'bundle-damaged' } };
 }

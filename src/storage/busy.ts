@@ -1,35 +1,44 @@
 import ICAL from 'ical.js';
 import { fail, ok, type Result } from '@/core/shared';
-import type { BusyTime } from '@/records';
-
-export type BusyCode = 'calendar-too-large' | 'calendar-unreadable' | 'calendar-none' | 'calendar-too-many';
+import type { BusyCode, BusyTime } from '@/records';
 
 const MOST_CALENDAR_BYTES = 2_000_000;
 const MOST_BUSY = 2000;
 /** Turns of one repeating event that are looked at, those before the span included. */
-const MOST_TURNS = 20_000;
+const MOST_TURNS = 60_000;
 
 /**
- * Busy times of a calendar file (RFC 5545) within a span: repeating events turned out, cancelled and transparent ones left out, whole days from midnight to midnight.
- * A time zone that the file names but does not describe is taken as the reader's own.
+ * Busy times of a calendar file (RFC 5545) within a span: repeating events turned out, cancelled and transparent ones
+ * left out, whole days from midnight to midnight. A time zone that the file names but does not describe is taken as the
+ * reader's own.
  *
- * @returns `calendar-too-large`, `calendar-unreadable`, `calendar-none` where nothing busy lies in the span, `calendar-too-many`
+ * @returns `calendar-too-large`, `calendar-unreadable`, `calendar-none` where nothing busy lies in the span,
+ * `calendar-too-many`
  */
 export function readBusyTimes(text: string, fromAt: number, untilAt: number): Result<BusyTime[], BusyCode> {
-  if (text.length > MOST_CALENDAR_BYTES) return fail('calendar-too-large', `expected at most ${MOST_CALENDAR_BYTES} characters, got ${text.length}`);
+  if (text.length > MOST_CALENDAR_BYTES)
+    return fail('calendar-too-large', `expected at most ${MOST_CALENDAR_BYTES} characters, got ${text.length}`);
   // The parser takes a file that was cut short for a shorter one.
   const times = (mark: string) => text.split(mark).length;
-  if (times('BEGIN:VCALENDAR') !== times('END:VCALENDAR')) return fail('calendar-unreadable', 'expected an end for each calendar');
+  if (times('BEGIN:VCALENDAR') !== times('END:VCALENDAR'))
+    return fail('calendar-unreadable', 'expected an end for each calendar');
   let component: ICAL.Component;
   try {
     const parsed = ICAL.parse(text) as unknown[];
     // Several calendars in one file come as a list of them.
-    component = new ICAL.Component((Array.isArray(parsed[0]) ? parsed[0] : parsed) as ConstructorParameters<typeof ICAL.Component>[0]);
+    component = new ICAL.Component(
+      (Array.isArray(parsed[0]) ? parsed[0] : parsed) as ConstructorParameters<typeof ICAL.Component>[0],
+    );
   } catch (error) {
     return fail('calendar-unreadable', error instanceof Error ? error.message : String(error));
   }
   if (component.name !== 'vcalendar') return fail('calendar-unreadable', `expected a VCALENDAR, got ${component.name}`);
-  const zones = new Map(component.getAllSubcomponents('vtimezone').map((zone) => { const made = new ICAL.Timezone(zone); return [made.tzid, made] as const; }));
+  const zones = new Map(
+    component.getAllSubcomponents('vtimezone').map((zone) => {
+      const made = new ICAL.Timezone(zone);
+      return [made.tzid, made] as const;
+    }),
+  );
   const busy: BusyTime[] = [];
   let turns = 0;
   try {
@@ -39,12 +48,19 @@ export function readBusyTimes(text: string, fromAt: number, untilAt: number): Re
       if (event.isRecurrenceException() || !isBusy(event)) continue;
       exceptions.filter((one) => one.uid === event.uid).forEach((one) => event.relateException(one));
       for (const { item, start, end } of occurrences(event)) {
-        if (++turns > MOST_TURNS) return fail('calendar-too-many', `more than ${MOST_TURNS} turns`, { values: { most: MOST_BUSY } });
+        if (++turns > MOST_TURNS)
+          return fail('calendar-too-many', `more than ${MOST_TURNS} turns`, { values: { most: MOST_BUSY } });
         const [from, until] = [instant(start), instant(end)];
         if (from >= untilAt) break;
         if (until <= fromAt || until <= from || !isBusy(item)) continue;
-        busy.push({ id: `${event.uid}@${from}`.slice(0, 400), title: String(item.summary ?? '').slice(0, 400), fromAt: from, untilAt: until });
-        if (busy.length > MOST_BUSY) return fail('calendar-too-many', `more than ${MOST_BUSY} busy times`, { values: { most: MOST_BUSY } });
+        busy.push({
+          id: `${event.uid}@${from}`.slice(0, 400),
+          title: String(item.summary ?? '').slice(0, 400),
+          fromAt: from,
+          untilAt: until,
+        });
+        if (busy.length > MOST_BUSY)
+          return fail('calendar-too-many', `more than ${MOST_BUSY} busy times`, { values: { most: MOST_BUSY } });
       }
     }
   } catch (error) {
@@ -66,7 +82,10 @@ const isBusy = (event: ICAL.Event): boolean => {
 };
 
 function* occurrences(event: ICAL.Event): Generator<{ item: ICAL.Event; start: ICAL.Time; end: ICAL.Time }> {
-  if (!event.isRecurring()) { yield { item: event, start: event.startDate, end: event.endDate }; return; }
+  if (!event.isRecurring()) {
+    yield { item: event, start: event.startDate, end: event.endDate };
+    return;
+  }
   const turns = event.iterator();
   for (let next = turns.next() as ICAL.Time | null; next; next = turns.next() as ICAL.Time | null) {
     const { item, startDate, endDate } = event.getOccurrenceDetails(next);

@@ -1,7 +1,18 @@
 import 'fake-indexeddb/auto';
 import { HOUR, NOW, readyPiece, storedPicture } from '@/testing/builders';
 import type { Piece } from '@/records';
-import { FobbetDatabase, addPieces, historyState, readShelf, removePiece, restorePiece, savePiece, stepHistory, tidy } from './index';
+import {
+  FobbetDatabase,
+  addPieces,
+  historyState,
+  readShelf,
+  removePiece,
+  restorePiece,
+  savePiece,
+  stepHistory,
+  tidy,
+} from './index';
+import { putPictures } from './pictures';
 
 let db: FobbetDatabase;
 let count = 0;
@@ -19,12 +30,16 @@ const stored = async (): Promise<Piece> => {
 const named = (piece: Piece, name: string): Piece => ({ ...piece, name });
 const wide = (piece: Piece, widthMm: number): Piece => ({ ...piece, surface: { ...piece.surface, widthMm } });
 const high = (piece: Piece, heightMm: number): Piece => ({ ...piece, surface: { ...piece.surface, heightMm } });
-const save = (base: Piece, mine: Piece, extra: Partial<Parameters<typeof savePiece>[1]> = {}) => savePiece(db, { base, mine, label: 'change', now: NOW + 1000, ...extra });
+const save = (base: Piece, mine: Piece, extra: Partial<Parameters<typeof savePiece>[1]> = {}) =>
+  savePiece(db, { base, mine, label: 'change', now: NOW + 1000, ...extra });
 
 describe('saving', () => {
   it('counts revisions and keeps the time', async () => {
     const base = await stored();
-    expect(await save(base, named(base, 'Timetable'))).toMatchObject({ ok: true, value: { name: 'Timetable', revision: 2, updatedAt: NOW + 1000 } });
+    expect(await save(base, named(base, 'Timetable'))).toMatchObject({
+      ok: true,
+      value: { name: 'Timetable', revision: 2, updatedAt: NOW + 1000 },
+    });
     expect(await stored()).toMatchObject({ name: 'Timetable', revision: 2 });
   });
 
@@ -39,29 +54,47 @@ describe('saving', () => {
     const base = await stored();
     await save(base, wide(base, 300));
     const before = await stored();
-    expect(await save(base, wide(base, 250))).toMatchObject({ ok: false, error: { code: 'piece-conflict', values: { paths: 'surface.widthMm' } } });
+    expect(await save(base, wide(base, 250))).toMatchObject({
+      ok: false,
+      error: { code: 'piece-conflict', values: { paths: 'surface.widthMm' } },
+    });
     expect(await stored()).toEqual(before);
-    expect(await save(base, wide(base, 250), { overrule: true })).toMatchObject({ ok: true, value: { surface: { widthMm: 250 } } });
+    expect(await save(base, wide(base, 250), { overrule: true })).toMatchObject({
+      ok: true,
+      value: { surface: { widthMm: 250 } },
+    });
     expect(await save(base, wide(base, 250))).toMatchObject({ ok: true });
   });
 
   it('saves the picture with the piece, or neither', async () => {
     const base = await stored();
     const broken = { ...wide(base, -5), picture: { ...base.picture, pictureId: 'picture-2' } };
-    expect(await save(base, broken, { pictures: [storedPicture('picture-2')] })).toMatchObject({ ok: false, error: { code: 'record-invalid' } });
-    expect(await db.pictures.get('picture-2')).toBeUndefined();
+    expect(await save(base, broken, { pictures: [storedPicture('picture-2')] })).toMatchObject({
+      ok: false,
+      error: { code: 'record-invalid' },
+    });
+    expect(await db.pictureFacts.get('picture-2')).toBeUndefined();
     expect((await stored()).picture.pictureId).toBe('picture-1');
-    await save(base, { ...base, picture: { ...base.picture, pictureId: 'picture-2' } }, { pictures: [storedPicture('picture-2')] });
-    expect(await db.pictures.get('picture-2')).toBeDefined();
+    await save(
+      base,
+      { ...base, picture: { ...base.picture, pictureId: 'picture-2' } },
+      { pictures: [storedPicture('picture-2')] },
+    );
+    expect(await db.pictureFacts.get('picture-2')).toBeDefined();
   });
 
   it('takes nothing back half way: a failure within leaves the last complete state', async () => {
     const base = await stored();
-    const failing = jest.spyOn(db.cursors, 'put').mockImplementation(() => { throw Object.assign(new Error('full'), { name: 'QuotaExceededError' }); });
-    expect(await save(base, named(base, 'Lost'), { pictures: [storedPicture('picture-3')] })).toMatchObject({ ok: false, error: { code: 'storage-full' } });
+    const failing = jest.spyOn(db.cursors, 'put').mockImplementation(() => {
+      throw Object.assign(new Error('full'), { name: 'QuotaExceededError' });
+    });
+    expect(await save(base, named(base, 'Lost'), { pictures: [storedPicture('picture-3')] })).toMatchObject({
+      ok: false,
+      error: { code: 'storage-full' },
+    });
     failing.mockRestore();
     expect(await stored()).toEqual(base);
-    expect(await db.pictures.get('picture-3')).toBeUndefined();
+    expect(await db.pictureFacts.get('picture-3')).toBeUndefined();
     expect(await db.history.count()).toBe(0);
   });
 
@@ -72,14 +105,32 @@ describe('saving', () => {
     await db.pieces.put(newer);
     expect(await save(base, named(base, 'Old'))).toMatchObject({ ok: false, error: { code: 'record-newer' } });
     expect(await stored()).toEqual(newer);
-    expect(await readShelf(db)).toMatchObject({ pieces: [], unreadable: [{ id: 'piece-1', code: 'record-newer' }] });
+    expect(await readShelf(db)).toMatchObject({
+      pieces: [],
+      unreadable: [{ id: 'piece-1', error: { code: 'record-newer' } }],
+    });
   });
 
   it('adds a piece once', async () => {
     expect(await addPieces(db, [readyPiece()])).toMatchObject({ ok: false, error: { code: 'piece-exists' } });
-    expect(await addPieces(db, [{ ...readyPiece(), name: '' }])).toMatchObject({ ok: false, error: { code: 'record-invalid' } });
+    expect(await addPieces(db, [{ ...readyPiece(), name: '' }])).toMatchObject({
+      ok: false,
+      error: { code: 'record-invalid' },
+    });
   });
 });
+
+const labels = async () => {
+  const { undo, redo } = await historyState(db, 'piece-1');
+  return { undo: undo?.label ?? null, redo: redo?.label ?? null };
+};
+/** Takes the step that stands next, as a button that names it would; null where none does. */
+const step = async (direction: 'undo' | 'redo') => {
+  const mark = (await historyState(db, 'piece-1'))[direction]?.mark;
+  if (mark === undefined) return null;
+  const taken = await stepHistory(db, 'piece-1', direction, { mark, now: NOW });
+  return taken.ok ? taken.value.label : taken.error.code;
+};
 
 describe('undo', () => {
   const change = async (widthMm: number, label: string) => {
@@ -90,24 +141,41 @@ describe('undo', () => {
 
   it('walks back and forth through every change', async () => {
     for (const value of [300, 310, 320]) await change(value, `to ${value}`);
-    expect(await historyState(db, 'piece-1')).toEqual({ undo: 'to 320', redo: null });
-    expect(await stepHistory(db, 'piece-1', 'undo', NOW)).toBe('to 320');
-    expect(await stepHistory(db, 'piece-1', 'undo', NOW)).toBe('to 310');
+    expect(await labels()).toEqual({ undo: 'to 320', redo: null });
+    expect(await step('undo')).toBe('to 320');
+    expect(await step('undo')).toBe('to 310');
     expect(await width()).toBe(300);
-    expect(await stepHistory(db, 'piece-1', 'redo', NOW)).toBe('to 310');
+    expect(await step('redo')).toBe('to 310');
     expect(await width()).toBe(310);
     expect((await stored()).revision).toBe(7);
   });
 
   it('forgets what was undone once something else is done, and stops at both ends', async () => {
     await change(300, 'first');
-    await stepHistory(db, 'piece-1', 'undo', NOW);
-    expect(await stepHistory(db, 'piece-1', 'undo', NOW)).toBeNull();
+    await step('undo');
+    expect(await step('undo')).toBeNull();
     await change(400, 'second');
-    expect(await stepHistory(db, 'piece-1', 'redo', NOW)).toBeNull();
-    expect(await historyState(db, 'piece-1')).toEqual({ undo: 'second', redo: null });
-    await stepHistory(db, 'piece-1', 'undo', NOW);
+    expect(await step('redo')).toBeNull();
+    expect(await labels()).toEqual({ undo: 'second', redo: null });
+    await step('undo');
     expect(await width()).toBe(240);
+  });
+
+  it('takes back what was named, or says that another window changed it since', async () => {
+    await change(300, 'mine');
+    const named = (await historyState(db, 'piece-1')).undo?.mark ?? 0;
+    await change(310, 'theirs');
+    expect(await stepHistory(db, 'piece-1', 'undo', { mark: named, now: NOW })).toMatchObject({
+      ok: false,
+      error: { code: 'history-moved', values: { label: 'theirs' } },
+    });
+    expect(await width()).toBe(310);
+    expect(await step('undo')).toBe('theirs');
+    expect(await stepHistory(db, 'piece-1', 'undo', { mark: named, now: NOW })).toMatchObject({ ok: true });
+    expect(await width()).toBe(240);
+    expect(await stepHistory(db, 'gone', 'undo', { mark: 1, now: NOW })).toMatchObject({
+      error: { code: 'piece-gone' },
+    });
   });
 
   it('survives a restart, and keeps a bounded length', async () => {
@@ -115,7 +183,7 @@ describe('undo', () => {
     const name = db.name;
     db.close();
     db = new FobbetDatabase(name);
-    expect((await historyState(db, 'piece-1')).undo).toBe('to 204');
+    expect((await labels()).undo).toBe('to 204');
     expect(await db.history.count()).toBe(200);
   });
 });
@@ -131,15 +199,16 @@ describe('removing', () => {
 
   it('tidies only what nothing refers to any more', async () => {
     const base = await stored();
-    await db.pictures.bulkPut([storedPicture('stray'), storedPicture('photo')]);
+    await putPictures(db, [storedPicture('stray'), storedPicture('photo')]);
     await save(base, { ...base, keep: { ...base.keep, photoId: 'photo' } });
-    await stepHistory(db, 'piece-1', 'undo', NOW);
+    await step('undo');
     await tidy(db, NOW);
-    expect((await db.pictures.toCollection().primaryKeys()).sort()).toEqual(['photo', 'picture-1']);
+    for (const table of [db.pictureFacts, db.pictures])
+      expect((await table.toCollection().primaryKeys()).sort()).toEqual(['photo', 'picture-1']);
     await removePiece(db, 'piece-1', NOW);
     await tidy(db, NOW + 24 * HOUR);
     expect(await db.removed.count()).toBe(1);
     await tidy(db, NOW + 31 * 24 * HOUR);
-    expect([await db.removed.count(), await db.pictures.count(), await db.history.count()]).toEqual([0, 0, 0]);
+    expect([await db.removed.count(), await db.pictureFacts.count(), await db.history.count()]).toEqual([0, 0, 0]);
   });
 });

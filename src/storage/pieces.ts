@@ -1,11 +1,20 @@
-import { fail, mergeChanges, ok, type Result } from '@/core/shared';
-import { checkPiece, picturesOf, readPiece, type Piece, type StoredPicture, type VersionCode } from '@/records';
-import type { FobbetDatabase } from './db';
-import { storageFailure, type StorageCode } from './failures';
+import { fail, mergeChanges, ok, type Failure, type Result, MS_PER_DAY } from '@/core/shared';
+import {
+  checkPiece,
+  picturesOf,
+  readPiece,
+  type HistoryCode,
+  type Piece,
+  type SaveCode,
+  type StorageCode,
+  type StoredPicture,
+  type VersionCode,
+} from '@/records';
+import type { FobbetDatabase, HistoryEntry } from './db';
+import { storageFailure, written } from './failures';
+import { dropPictures, putPictures } from './pictures';
 import { changeStash } from './singles';
 import { withoutDraws } from './stash-use';
-
-export type SaveCode = 'piece-gone' | 'piece-conflict' | 'piece-exists' | VersionCode | StorageCode;
 
 /** Steps of undo kept for one piece. */
 const HISTORY_LIMIT = 200;
@@ -18,76 +27,131 @@ interface Save {
   now: number;
   /** New pictures that the change refers to, stored in the same transaction. */
   pictures?: readonly StoredPicture[];
-  /** Take mine where another window changed the same thing. */
+  /** Take mine where another window changed the same thing: there alone, what else it changed stays. */
   overrule?: boolean;
 }
 
 /**
- * Saves one change, whole or not at all. What another window saved meanwhile is kept; where both changed the same thing the
- * save is refused with `piece-conflict` (values.paths), unless it overrules.
+ * Saves one change, whole or not at all. What another window saved meanwhile is kept; where both changed the same thing
+ * the save is refused with `piece-conflict` (values.paths), unless it overrules.
  */
-export async function savePiece(db: FobbetDatabase, { base, mine, label, now, pictures = [], overrule = false }: Save): Promise<Result<Piece, SaveCode>> {
-  try {
-    return await db.transaction('rw', [db.pieces, db.pictures, db.history, db.cursors], async () => {
-      const stored = await db.pieces.get(mine.id);
-      if (!stored) return fail('piece-gone', `no piece ${mine.id}`);
-      const theirs = readPiece(stored);
-      if (!theirs.ok) return theirs;
-      const stamp = { revision: theirs.value.revision, updatedAt: theirs.value.updatedAt };
-      const { merged, conflicts } = mergeChanges({ ...base, ...stamp }, { ...mine, ...stamp }, theirs.value);
-      if (conflicts.length > 0 && !overrule) return fail('piece-conflict', `changed on both sides: ${conflicts.join(', ')}`, { values: { paths: conflicts.join(', ') } });
-      const content = conflicts.length > 0 ? mergeChanges(theirs.value, { ...mine, ...stamp }, theirs.value).merged : merged;
-      const checked = checkPiece({ ...content, revision: stamp.revision + 1, updatedAt: now });
-      if (!checked.ok) return checked;
-      await remember(db, { before: theirs.value, after: checked.value, label, at: now });
-      await db.pictures.bulkPut([...pictures]);
-      await db.pieces.put(checked.value);
-      return ok(checked.value);
-    });
-  } catch (error) {
-    return storageFailure(error);
-  }
+export async function savePiece(
+  db: FobbetDatabase,
+  { base, mine, label, now, pictures = [], overrule = false }: Save,
+): Promise<Result<Piece, SaveCode>> {
+  return written(() =>
+    db.transaction(
+      'rw',
+      [db.pieces, db.pictureFacts, db.pictures, db.history, db.cursors],
+      async (): Promise<Result<Piece, SaveCode>> => {
+        const stored = await db.pieces.get(mine.id);
+        if (!stored) return fail('piece-gone', `no piece ${mine.id}`);
+        const theirs = readPiece(stored);
+        if (!theirs.ok) return theirs;
+        const stamp = { revision: theirs.value.revision, updatedAt: theirs.value.updatedAt };
+        const { merged, conflicts } = mergeChanges(
+          { ...base, ...stamp },
+          { ...mine, ...stamp },
+          theirs.value,
+          overrule ? 'mine' : 'theirs',
+        );
+        if (conflicts.length > 0 && !overrule)
+          return fail('piece-conflict', `changed on both sides: ${conflicts.join(', ')}`, {
+            values: { paths: conflicts.join(', ') },
+          });
+        const checked = checkPiece({ ...merged, revision: stamp.revision + 1, updatedAt: now });
+        if (!checked.ok) return checked;
+        await remember(db, { before: theirs.value, after: checked.value, label, at: now });
+        await putPictures(db, pictures);
+        await db.pieces.put(checked.value);
+        return ok(checked.value);
+      },
+    ),
+  );
 }
 
-async function remember(db: FobbetDatabase, change: { before: Piece; after: Piece; label: string; at: number }): Promise<void> {
+async function remember(
+  db: FobbetDatabase,
+  change: { before: Piece; after: Piece; label: string; at: number },
+): Promise<void> {
   const pieceId = change.after.id;
   const position = ((await db.cursors.get(pieceId))?.position ?? 0) + 1;
   await db.history.where('[pieceId+position]').between([pieceId, position], [pieceId, Infinity]).delete();
-  await db.history.where('[pieceId+position]').between([pieceId, -Infinity], [pieceId, position - HISTORY_LIMIT], true, true).delete();
+  await db.history
+    .where('[pieceId+position]')
+    .between([pieceId, -Infinity], [pieceId, position - HISTORY_LIMIT], true, true)
+    .delete();
   await db.history.put({ pieceId, position, ...change });
   await db.cursors.put({ pieceId, position });
 }
 
-/** Undoes the last change of a piece, or does it again. Returns its label, or null where there is none. */
-export async function stepHistory(db: FobbetDatabase, pieceId: string, direction: 'undo' | 'redo', now: number): Promise<string | null> {
-  return db.transaction('rw', [db.pieces, db.history, db.cursors], async () => {
-    const position = (await db.cursors.get(pieceId))?.position ?? 0;
-    const entry = await db.history.get([pieceId, direction === 'undo' ? position : position + 1]);
-    const stored = await db.pieces.get(pieceId);
-    if (!entry || !stored) return null;
-    const target = direction === 'undo' ? entry.before : entry.after;
-    await db.pieces.put({ ...target, revision: stored.revision + 1, updatedAt: now });
-    await db.cursors.put({ pieceId, position: direction === 'undo' ? position - 1 : position + 1 });
-    return entry.label;
-  });
+/** A step of undo or redo by the name it was saved with; `mark` tells it from every other. */
+interface HistoryStep {
+  label: string;
+  mark: number;
 }
 
-/** What undo and redo would do now, by their labels. */
-export async function historyState(db: FobbetDatabase, pieceId: string): Promise<{ undo: string | null; redo: string | null }> {
+export interface PieceHistory {
+  undo: HistoryStep | null;
+  redo: HistoryStep | null;
+}
+
+const stepOf = (entry: HistoryEntry | undefined): HistoryStep | null =>
+  entry ? { label: entry.label, mark: entry.after.revision } : null;
+
+/**
+ * Undoes one change of a piece, or does it again: the one that was named, and no other.
+ *
+ * @param mark of the step that the person saw named
+ * @returns its label and what comes next; `history-moved` where another window changed the piece since (values.label: what comes first now)
+ */
+export async function stepHistory(
+  db: FobbetDatabase,
+  pieceId: string,
+  direction: 'undo' | 'redo',
+  { mark, now }: { mark: number; now: number },
+): Promise<Result<{ label: string; history: PieceHistory }, HistoryCode>> {
+  return written(() =>
+    db.transaction('rw', [db.pieces, db.history, db.cursors], async () => {
+      const position = (await db.cursors.get(pieceId))?.position ?? 0;
+      const entry = await db.history.get([pieceId, direction === 'undo' ? position : position + 1]);
+      const stored = await db.pieces.get(pieceId);
+      if (!stored) return fail('piece-gone', `no piece ${pieceId}`);
+      if (entry?.after.revision !== mark)
+        return fail('history-moved', `expected step ${mark}, found ${entry?.after.revision}`, {
+          values: { label: entry?.label ?? '' },
+        });
+      const target = direction === 'undo' ? entry.before : entry.after;
+      await db.pieces.put({ ...target, revision: stored.revision + 1, updatedAt: now });
+      await db.cursors.put({ pieceId, position: direction === 'undo' ? position - 1 : position + 1 });
+      return ok({ label: entry.label, history: await historyState(db, pieceId) });
+    }),
+  );
+}
+
+/** What undo and redo would do now. */
+export async function historyState(db: FobbetDatabase, pieceId: string): Promise<PieceHistory> {
   const position = (await db.cursors.get(pieceId))?.position ?? 0;
-  const [undo, redo] = await db.history.bulkGet([[pieceId, position], [pieceId, position + 1]]);
-  return { undo: undo?.label ?? null, redo: redo?.label ?? null };
+  const [undo, redo] = await db.history.bulkGet([
+    [pieceId, position],
+    [pieceId, position + 1],
+  ]);
+  return { undo: stepOf(undo), redo: stepOf(redo) };
 }
 
 /** Adds pieces with the pictures they refer to, all or none. */
-export async function addPieces(db: FobbetDatabase, pieces: readonly Piece[], pictures: readonly StoredPicture[] = []): Promise<Result<void, SaveCode>> {
+export async function addPieces(
+  db: FobbetDatabase,
+  pieces: readonly Piece[],
+  pictures: readonly StoredPicture[] = [],
+): Promise<Result<void, SaveCode>> {
   for (const piece of pieces) {
     const checked = checkPiece(piece);
     if (!checked.ok) return checked;
   }
   try {
-    await db.transaction('rw', [db.pieces, db.pictures], async () => {
-      await db.pictures.bulkPut([...pictures]);
+    await db.transaction('rw', [db.pieces, db.pictureFacts, db.pictures], async () => {
+      await putPictures(db, pictures);
       await db.pieces.bulkAdd([...pieces]);
     });
     return ok(undefined);
@@ -97,53 +161,133 @@ export async function addPieces(db: FobbetDatabase, pieces: readonly Piece[], pi
   }
 }
 
-export async function removePiece(db: FobbetDatabase, id: string, now: number): Promise<void> {
-  await db.transaction('rw', [db.pieces, db.removed], async () => {
-    const piece = await db.pieces.get(id);
-    if (!piece) return;
-    await db.removed.put({ id, removedAt: now, piece });
-    await db.pieces.delete(id);
+/** Into the bin for a month. @returns `storage-full` where there is no room even for that: see `purgePiece` */
+export async function removePiece(db: FobbetDatabase, id: string, now: number): Promise<Result<void, StorageCode>> {
+  return written(async () => {
+    await db.transaction('rw', [db.pieces, db.removed], async () => {
+      const piece = await db.pieces.get(id);
+      if (!piece) return;
+      await db.removed.put({ id, removedAt: now, piece });
+      await db.pieces.delete(id);
+    });
+    return ok(undefined);
   });
 }
 
-export async function restorePiece(db: FobbetDatabase, id: string): Promise<void> {
-  await db.transaction('rw', [db.pieces, db.removed], async () => {
-    const kept = await db.removed.get(id);
-    if (!kept) return;
-    await db.pieces.put(kept.piece);
-    await db.removed.delete(id);
+/** Removes a piece for good, with its undo steps and the pictures that nothing else needs: it only frees room. */
+export async function purgePiece(db: FobbetDatabase, id: string): Promise<Result<void, StorageCode>> {
+  return written(async () => {
+    await db.transaction(
+      'rw',
+      [db.pieces, db.removed, db.history, db.cursors, db.pictureFacts, db.pictures],
+      async () => {
+        await db.pieces.delete(id);
+        await db.removed.delete(id);
+        await db.history.where('pieceId').equals(id).delete();
+        await db.cursors.delete(id);
+        await dropUnwanted(db);
+      },
+    );
+    return ok(undefined);
   });
 }
 
-const KEEP_REMOVED_MS = 30 * 86_400_000;
+export async function restorePiece(db: FobbetDatabase, id: string): Promise<Result<void, StorageCode>> {
+  return written(async () => {
+    await db.transaction('rw', [db.pieces, db.removed], async () => {
+      const kept = await db.removed.get(id);
+      if (!kept) return;
+      await db.pieces.put(kept.piece);
+      await db.removed.delete(id);
+    });
+    return ok(undefined);
+  });
+}
 
-/** At start: forgets what was removed a month ago, and pictures that no piece, undo step or removed piece refers to. What forgotten pieces took from the stash stays taken. */
+/** Forgets the pictures that no piece, undo step or removed piece refers to, inside the caller's transaction. */
+async function dropUnwanted(db: FobbetDatabase): Promise<void> {
+  const wanted = new Set<string>();
+  const note = (piece: Piece) => picturesOf(piece).forEach((id) => wanted.add(id));
+  await db.pieces.each(note);
+  await db.removed.each((removed) => note(removed.piece));
+  await db.history.each((entry) => {
+    note(entry.before);
+    note(entry.after);
+  });
+  await dropPictures(db, (id) => wanted.has(id));
+}
+
+const KEEP_REMOVED_MS = 30 * MS_PER_DAY;
+
+/**
+ * At start: forgets what was removed a month ago, and pictures that no piece, undo step or removed piece refers to.
+ * What forgotten pieces took from the stash stays taken; where that can't be written down nothing is forgotten.
+ */
 export async function tidy(db: FobbetDatabase, now: number): Promise<void> {
-  await db.transaction('rw', [db.pieces, db.pictures, db.history, db.cursors, db.removed, db.stash], async () => {
-    const forgotten = await db.removed.filter((one) => now - one.removedAt > KEEP_REMOVED_MS).toArray();
-    const old = forgotten.map(({ id }) => id);
-    if (forgotten.length > 0) await changeStash(db, ({ items }) => ({ items: withoutDraws(items, forgotten.map(({ piece }) => piece)) }));
-    await db.removed.bulkDelete(old);
-    await db.history.where('pieceId').anyOf(old).delete();
-    await db.cursors.bulkDelete(old);
-    const wanted = new Set<string>();
-    const note = (piece: Piece) => picturesOf(piece).forEach((id) => wanted.add(id));
-    await db.pieces.each(note);
-    await db.removed.each((one) => note(one.piece));
-    await db.history.each((entry) => { note(entry.before); note(entry.after); });
-    await db.pictures.bulkDelete((await db.pictures.toCollection().primaryKeys()).filter((id) => !wanted.has(id)));
-  });
+  try {
+    await db.transaction(
+      'rw',
+      [db.pieces, db.pictureFacts, db.pictures, db.history, db.cursors, db.removed, db.stash],
+      async () => {
+        await forgetRemoved(db, now);
+        await dropUnwanted(db);
+      },
+    );
+  } catch {
+    // Nothing is lost by it: the next start tidies.
+  }
 }
 
-export interface Shelf { pieces: Piece[]; unreadable: { id: string; code: VersionCode }[] }
+async function forgetRemoved(db: FobbetDatabase, now: number): Promise<void> {
+  const forgotten = await db.removed.filter((removed) => now - removed.removedAt > KEEP_REMOVED_MS).toArray();
+  if (forgotten.length === 0) return;
+  const pieces = forgotten.map(({ piece }) => piece);
+  const taken = await changeStash(db, ({ items }) => ({ items: withoutDraws(items, pieces) }));
+  if (!taken.ok) return;
+  const old = forgotten.map(({ id }) => id);
+  await db.removed.bulkDelete(old);
+  await db.history.where('pieceId').anyOf(old).delete();
+  await db.cursors.bulkDelete(old);
+}
+
+/** What a stored piece is called, also one that can't be read; null where that is no name. */
+export const nameOf = ({ name }: { name: unknown }): string | null => (typeof name === 'string' ? name : null);
+
+/** A piece that this program can't read, as it lies on the disk. */
+interface UnreadablePiece {
+  id: string;
+  name: string | null;
+  error: Failure<VersionCode>;
+  data: unknown;
+}
+export interface Shelf {
+  pieces: Piece[];
+  unreadable: UnreadablePiece[];
+}
+
+/**
+ * What was read before, by id: the same stored revision is not validated again, and stays the same object for who
+ * remembers it.
+ */
+export type ShelfCache = Map<string, { revision: number; version: number; piece: Piece }>;
 
 /** All pieces that this program can read, and those it can't: kept as they are. */
-export async function readShelf(db: FobbetDatabase): Promise<Shelf> {
+export async function readShelf(db: FobbetDatabase, cache: ShelfCache = new Map()): Promise<Shelf> {
   const shelf: Shelf = { pieces: [], unreadable: [] };
   for (const stored of await db.pieces.toArray()) {
+    const { id, revision, version } = stored;
+    const known = cache.get(id);
+    if (known?.revision === revision && known.version === version) {
+      shelf.pieces.push(known.piece);
+      continue;
+    }
     const piece = readPiece(stored);
-    if (piece.ok) shelf.pieces.push(piece.value);
-    else shelf.unreadable.push({ id: stored.id, code: piece.error.code });
+    if (piece.ok) {
+      shelf.pieces.push(piece.value);
+      cache.set(id, { revision, version, piece: piece.value });
+    } else {
+      shelf.unreadable.push({ id, name: nameOf(stored), error: piece.error, data: stored });
+    }
   }
   return shelf;
 }

@@ -1,27 +1,141 @@
-import { EMPTY_STASH, readAgenda, readRoom, readStash, type Agenda, type RoomRecord, type Stash } from '@/records';
+import {
+  EMPTY_AGENDA,
+  EMPTY_ROOM,
+  EMPTY_STASH,
+  MOST_ITEMS,
+  checkAgenda,
+  checkRoom,
+  checkStash,
+  readAgenda,
+  readRoom,
+  readStash,
+  type Agenda,
+  type RoomRecord,
+  type SingleCode,
+  type Stash,
+  type VersionCode,
+} from '@/records';
+import { MS_PER_MINUTE, fail, ok, type Failure, type Result } from '@/core/shared';
 import { MOST_READINGS } from '@/records/room';
 import type { AirReading } from '@/core/cure';
+import type { Table } from 'dexie';
 import type { FobbetDatabase } from './db';
+import { written } from './failures';
 
-/** Records of which there is one: read with what is missing filled in, changed in a transaction so that two windows don't overwrite each other. */
-export const storedAgenda = async (db: FobbetDatabase): Promise<Agenda> => readAgenda(await db.agenda.get('agenda'));
-export const storedRoom = async (db: FobbetDatabase): Promise<RoomRecord> => readRoom(await db.room.get('room'));
-export const storedStash = async (db: FobbetDatabase): Promise<Stash> => { const data = await db.stash.get('stash'); return data ? readStash(data) : EMPTY_STASH; };
+/** Records of which there is one. */
+interface Singles {
+  stash: Stash;
+  agenda: Agenda;
+  room: RoomRecord;
+}
+export type SingleKind = keyof Singles;
 
-export const changeAgenda = (db: FobbetDatabase, alter: (agenda: Agenda) => Partial<Agenda>): Promise<void> =>
-  db.transaction('rw', db.agenda, async () => { const agenda = await storedAgenda(db); await db.agenda.put({ ...agenda, ...alter(agenda) }); });
-export const changeRoom = (db: FobbetDatabase, alter: (room: RoomRecord) => Partial<RoomRecord>): Promise<void> =>
-  db.transaction('rw', db.room, async () => { const room = await storedRoom(db); await db.room.put({ ...room, ...alter(room) }); });
-export const changeStash = (db: FobbetDatabase, alter: (stash: Stash) => Partial<Stash>): Promise<void> =>
-  db.transaction('rw', db.stash, async () => { const stash = await storedStash(db); await db.stash.put({ ...stash, ...alter(stash) }); });
+interface SingleRecord<T> {
+  empty: T;
+  read: (data: unknown) => Result<T, VersionCode>;
+  check: (data: unknown) => Result<T, 'record-invalid'>;
+}
+const SINGLES: { [K in SingleKind]: SingleRecord<Singles[K]> } = {
+  stash: { empty: EMPTY_STASH, read: readStash, check: checkStash },
+  agenda: { empty: EMPTY_AGENDA, read: readAgenda, check: checkAgenda },
+  room: { empty: EMPTY_ROOM, read: readRoom, check: checkRoom },
+};
+export const SINGLE_KINDS = Object.keys(SINGLES) as SingleKind[];
 
-const STRETCH_MS = 10 * 60_000;
+const tableOf = <K extends SingleKind>(db: FobbetDatabase, kind: K) => db[kind] as unknown as Table<Singles[K], string>;
+
+/** What is stored, or what is usual where nothing is. One that can't be read is a failure, and stays as it is. */
+function readStored<K extends SingleKind>(kind: K, data: unknown): Result<Singles[K], SingleCode> {
+  if (data === undefined) return ok(SINGLES[kind].empty);
+  const read = SINGLES[kind].read(data);
+  return read.ok ? read : { ok: false, error: unreadable(kind, read.error) };
+}
+
+const stored = async <K extends SingleKind>(db: FobbetDatabase, kind: K) =>
+  readStored(kind, await tableOf(db, kind).get(kind));
+
+const unreadable = (kind: SingleKind, { code, message, values }: Failure<VersionCode>): Failure<SingleCode> => ({
+  code: code === 'record-newer' ? 'single-newer' : 'single-unreadable',
+  message,
+  values: { ...values, kind },
+});
+
+/**
+ * Lays a change over the stored record, in a transaction, so that two windows don't overwrite each other. What does not
+ * fit is refused before anything is written, and a record that can't be read is never written over.
+ *
+ * @returns the record as it is now stored
+ */
+async function change<K extends SingleKind>(
+  db: FobbetDatabase,
+  kind: K,
+  alter: (record: Singles[K]) => Partial<Singles[K]>,
+): Promise<Result<Singles[K], SingleCode>> {
+  return written(() =>
+    db.transaction('rw', tableOf(db, kind), async (): Promise<Result<Singles[K], SingleCode>> => {
+      const before = await stored(db, kind);
+      if (!before.ok) return before;
+      const checked = SINGLES[kind].check({ ...before.value, ...alter(before.value) });
+      if (!checked.ok) {
+        const { message, path = '' } = checked.error;
+        return fail('single-refused', message, { path, values: { kind, path } });
+      }
+      await tableOf(db, kind).put(checked.value);
+      return checked;
+    }),
+  );
+}
+
+type Change<T> = (db: FobbetDatabase, alter: (record: T) => Partial<T>) => Promise<Result<T, SingleCode>>;
+
+export const storedAgenda = (db: FobbetDatabase) => stored(db, 'agenda');
+export const storedRoom = (db: FobbetDatabase) => stored(db, 'room');
+export const storedStash = (db: FobbetDatabase) => stored(db, 'stash');
+export const changeAgenda: Change<Agenda> = (db, alter) => change(db, 'agenda', alter);
+export const changeRoom: Change<RoomRecord> = (db, alter) => change(db, 'room', alter);
+export const changeStash: Change<Stash> = async (db, alter) => {
+  const changed = await change(db, 'stash', alter);
+  const full = !changed.ok && changed.error.code === 'single-refused' && changed.error.path === 'items';
+  return full ? fail('stash-too-many', changed.error.message, { values: { most: MOST_ITEMS } }) : changed;
+};
+
+export interface UnreadableSingle {
+  kind: SingleKind;
+  error: Failure<SingleCode>;
+  /** As it lies on the disk, to be saved as a file. */
+  data: unknown;
+}
+
+/** A record of which there is one, where this program can't read it; null where it can. */
+export async function unreadableSingle(db: FobbetDatabase, kind: SingleKind): Promise<UnreadableSingle | null> {
+  const data = await tableOf(db, kind).get(kind);
+  const read = readStored(kind, data);
+  return read.ok ? null : { kind, error: read.error, data };
+}
+
+/** Puts a record that can't be read aside, as it is, so that a new one can be begun. */
+export async function setAside(db: FobbetDatabase, kind: SingleKind, now: number): Promise<Result<void, SingleCode>> {
+  return written(async () => {
+    await db.transaction('rw', tableOf(db, kind), db.aside, async () => {
+      const data = await tableOf(db, kind).get(kind);
+      if (data === undefined) return;
+      await db.aside.add({ kind, at: now, data });
+      await tableOf(db, kind).delete(kind);
+    });
+    return ok(undefined);
+  });
+}
+
+const STRETCH_MS = 10 * MS_PER_MINUTE;
 
 /** Keeps one reading for each ten minutes, the oldest forgotten after three weeks. */
 export const keepReadings = (kept: readonly AirReading[], fresh: readonly AirReading[]): AirReading[] => {
   const byStretch = new Map(kept.map((reading) => [Math.floor(reading.at / STRETCH_MS), reading]));
-  for (const reading of fresh) if (!byStretch.has(Math.floor(reading.at / STRETCH_MS))) byStretch.set(Math.floor(reading.at / STRETCH_MS), reading);
+  for (const reading of fresh)
+    if (!byStretch.has(Math.floor(reading.at / STRETCH_MS)))
+      byStretch.set(Math.floor(reading.at / STRETCH_MS), reading);
   return [...byStretch.values()].sort((a, b) => a.at - b.at).slice(-MOST_READINGS);
 };
 
-export const keepReading = (db: FobbetDatabase, fresh: readonly AirReading[]): Promise<void> => changeRoom(db, ({ readings }) => ({ readings: keepReadings(readings, fresh) }));
+export const keepReading = (db: FobbetDatabase, fresh: readonly AirReading[]) =>
+  changeRoom(db, ({ readings }) => ({ readings: keepReadings(readings, fresh) }));

@@ -1,42 +1,91 @@
 import Papa from 'papaparse';
 import { BINDERS, PRINTS, SEALERS } from '@/core/craft';
 import { fail, ok, type Result } from '@/core/shared';
-import { ITEM_KINDS, ITEM_SCHEMA, UNIT_OF, newItem, type ItemKind, type StashItem } from '@/records';
+import {
+  ITEM_KINDS,
+  ITEM_SCHEMA,
+  MOST_ITEMS,
+  UNIT_OF,
+  newItem,
+  type ItemKind,
+  type CsvCode,
+  type StashItem,
+} from '@/records';
 
 /** The columns of a stash as CSV: one item a row, volumes in ml, temperatures in °C, days as YYYY-MM-DD. */
-const COLUMNS = ['id', 'kind', 'material', 'name', 'left', 'unit', 'size', 'price', 'opened', 'label film um', 'label wait h', 'label open min', 'limit c', 'note'] as const;
+const COLUMNS = [
+  'id',
+  'kind',
+  'material',
+  'name',
+  'left',
+  'unit',
+  'size',
+  'price',
+  'opened',
+  'label film um',
+  'label wait h',
+  'label open min',
+  'limit c',
+  'note',
+] as const;
 type Column = (typeof COLUMNS)[number];
 
-export interface CsvRowFault { line: number; reason: string }
-export interface StashCsv { items: StashItem[]; faults: CsvRowFault[] }
-export type CsvCode = 'csv-too-large' | 'csv-no-header' | 'csv-empty';
-
+interface CsvRowFault {
+  line: number;
+  reason: string;
+}
+export interface StashCsv {
+  items: StashItem[];
+  faults: CsvRowFault[];
+}
 const MOST_BYTES = 2_000_000;
-const MOST_ROWS = 2000;
 /** What a spreadsheet may run, and the quote itself, so that it can be told from one that was put there. */
 const GUARDED = /^['=+\-@\t\r]/;
 
 /** A cell that a spreadsheet would run as a formula is kept from it by a quote, which reading takes off again. */
 const escaped = (text: string): string => (GUARDED.test(text) ? `'${text}` : text);
-const unescaped = (text: string): string => (text.startsWith("'") && GUARDED.test(text.slice(1)) ? text.slice(1) : text);
+const unescaped = (text: string): string =>
+  text.startsWith("'") && GUARDED.test(text.slice(1)) ? text.slice(1) : text;
 
 export function writeStashCsv(items: readonly StashItem[], leftOf: (item: StashItem) => number | null): string {
   const figure = (value: number | null) => (value === null ? '' : String(Number(value.toFixed(3))));
   const rows = items.map((item): Record<Column, string> => ({
-    id: item.id, kind: item.kind, material: item.material ?? '', name: escaped(item.name), left: figure(leftOf(item)), unit: item.unit, size: figure(item.size), price: figure(item.price), opened: item.openedOn ?? '',
-    'label film um': figure(item.label.filmUm), 'label wait h': figure(item.label.waitHours), 'label open min': figure(item.label.openMinutes), 'limit c': figure(item.limitC), note: escaped(item.note),
+    id: item.id,
+    kind: item.kind,
+    material: item.material ?? '',
+    name: escaped(item.name),
+    left: figure(leftOf(item)),
+    unit: item.unit,
+    size: figure(item.size),
+    price: figure(item.price),
+    opened: item.openedOn ?? '',
+    'label film um': figure(item.label.filmUm),
+    'label wait h': figure(item.label.waitHours),
+    'label open min': figure(item.label.openMinutes),
+    'limit c': figure(item.limitC),
+    note: escaped(item.note),
   }));
-  return Papa.unparse({ fields: [...COLUMNS], data: rows.map((row) => COLUMNS.map((column) => row[column])) }, { newline: '\r\n' });
+  return Papa.unparse(
+    { fields: [...COLUMNS], data: rows.map((row) => COLUMNS.map((column) => row[column])) },
+    { newline: '\r\n' },
+  );
 }
 
 /** @param newId for rows that name no item @returns the good rows, and the bad ones each with its line and reason */
 export function readStashCsv(text: string, now: number, newId: () => string): Result<StashCsv, CsvCode> {
-  if (text.length > MOST_BYTES) return fail('csv-too-large', `expected at most ${MOST_BYTES} characters, got ${text.length}`);
-  const { data, meta } = Papa.parse<Record<string, string>>(text.replace(/^\uFEFF/, ''), { header: true, skipEmptyLines: 'greedy', transformHeader: (header) => header.trim().toLowerCase() });
+  if (text.length > MOST_BYTES)
+    return fail('csv-too-large', `expected at most ${MOST_BYTES} characters, got ${text.length}`);
+  const { data, meta } = Papa.parse<Record<string, string>>(text.replace(/^\uFEFF/, ''), {
+    header: true,
+    skipEmptyLines: 'greedy',
+    transformHeader: (header) => header.trim().toLowerCase(),
+  });
   const fields = meta.fields ?? [];
-  if (!fields.includes('kind') || !fields.includes('name')) return fail('csv-no-header', `expected columns kind and name, got ${fields.slice(0, 8).join(', ')}`);
+  if (!fields.includes('kind') || !fields.includes('name'))
+    return fail('csv-no-header', `expected columns kind and name, got ${fields.slice(0, 8).join(', ')}`);
   if (data.length === 0) return fail('csv-empty', 'no rows');
-  if (data.length > MOST_ROWS) return fail('csv-too-large', `expected at most ${MOST_ROWS} rows, got ${data.length}`);
+  if (data.length > MOST_ITEMS) return fail('csv-too-large', `expected at most ${MOST_ITEMS} rows, got ${data.length}`);
   const items: StashItem[] = [];
   const faults: CsvRowFault[] = [];
   const lines = lineNumbers(text);
@@ -44,7 +93,8 @@ export function readStashCsv(text: string, now: number, newId: () => string): Re
     const read = readRow(row, now, newId);
     const line = lines[index] ?? index + 2;
     if (typeof read === 'string') faults.push({ line, reason: read });
-    else if (items.some((item) => item.id === read.id)) faults.push({ line, reason: `the id “${read.id}” stands twice` });
+    else if (items.some((item) => item.id === read.id))
+      faults.push({ line, reason: `the id “${read.id}” stands twice` });
     else items.push(read);
   });
   return ok({ items, faults });
@@ -56,8 +106,12 @@ function lineNumbers(text: string): number[] {
   let [line, quoted, rowStart, filled] = [1, false, 1, false];
   for (const char of text) {
     if (char === '"') quoted = !quoted;
-    if (char === '\n' && !quoted) { if (filled) lines.push(rowStart); line++; rowStart = line; filled = false; }
-    else if (char === '\n') line++;
+    if (char === '\n' && !quoted) {
+      if (filled) lines.push(rowStart);
+      line++;
+      rowStart = line;
+      filled = false;
+    } else if (char === '\n') line++;
     else if (char.trim() !== '' && char !== ',') filled = true;
   }
   if (filled) lines.push(rowStart);
@@ -67,13 +121,23 @@ function lineNumbers(text: string): number[] {
 function readRow(row: Record<string, string>, now: number, newId: () => string): StashItem | string {
   const cell = (column: Column) => unescaped((row[column] ?? '').trim());
   const kind = cell('kind').toLowerCase();
-  if (!(ITEM_KINDS as readonly string[]).includes(kind)) return `“${kind}” is no kind of item: one of ${ITEM_KINDS.join(', ')}`;
+  if (!(ITEM_KINDS as readonly string[]).includes(kind))
+    return `“${kind}” is no kind of item: one of ${ITEM_KINDS.join(', ')}`;
   const name = cell('name');
   if (name === '') return 'it has no name';
   const material = cell('material');
-  if (material !== '' && ![...BINDERS, ...SEALERS, ...PRINTS].some((record) => record.id === material)) return `“${material}” is no material that Fobbet knows; leave it empty`;
+  if (material !== '' && ![...BINDERS, ...SEALERS, ...PRINTS].some((record) => record.id === material))
+    return `“${material}” is no material that Fobbet knows; leave it empty`;
   const figures: Partial<Record<Column, number | null>> = {};
-  for (const column of ['left', 'size', 'price', 'label film um', 'label wait h', 'label open min', 'limit c'] as const) {
+  for (const column of [
+    'left',
+    'size',
+    'price',
+    'label film um',
+    'label wait h',
+    'label open min',
+    'limit c',
+  ] as const) {
     const text = cell(column).replace(',', '.');
     const value = Number(text);
     if (text !== '' && !Number.isFinite(value)) return `“${cell(column)}” in “${column}” is no number`;
@@ -82,8 +146,19 @@ function readRow(row: Record<string, string>, now: number, newId: () => string):
   const id = /^[A-Za-z0-9-]{1,80}$/.test(cell('id')) ? cell('id') : newId();
   const unit = cell('unit');
   const item = newItem(id, kind as ItemKind, name, now, {
-    material: material || null, amount: figures.left ?? null, size: figures.size ?? null, price: figures.price ?? null, openedOn: cell('opened') || null, note: cell('note'), limitC: figures['limit c'] ?? null,
-    unit: (unit || UNIT_OF[kind as ItemKind]) as StashItem['unit'], label: { filmUm: figures['label film um'] ?? null, waitHours: figures['label wait h'] ?? null, openMinutes: figures['label open min'] ?? null },
+    material: material || null,
+    amount: figures.left ?? null,
+    size: figures.size ?? null,
+    price: figures.price ?? null,
+    openedOn: cell('opened') || null,
+    note: cell('note'),
+    limitC: figures['limit c'] ?? null,
+    unit: (unit || UNIT_OF[kind as ItemKind]) as StashItem['unit'],
+    label: {
+      filmUm: figures['label film um'] ?? null,
+      waitHours: figures['label wait h'] ?? null,
+      openMinutes: figures['label open min'] ?? null,
+    },
   });
   const { error } = ITEM_SCHEMA.validate(item, { convert: false });
   return error ? error.message.replaceAll('"', '') : item;

@@ -1,8 +1,9 @@
 import { newPiece, type Piece, type StoredPicture } from '@/records';
-import type { PictureFacts } from '@/core/plan';
+import { MS_PER_HOUR } from '@/core/shared';
+import type { PictureFacts } from '@/core/stations';
 
 export const NOW = new Date('2026-03-04T10:00:00').getTime();
-export const HOUR = 3_600_000;
+export const HOUR = MS_PER_HOUR;
 
 export const PICTURE: PictureFacts = { widthPx: 4000, heightPx: 3000, paleShare: 0.2, darkShare: 0.1 };
 
@@ -13,12 +14,24 @@ export function readyPiece(patch: Partial<Piece> = {}): Piece {
     ...piece,
     picture: { ...piece.picture, pictureId: 'picture-1', lettering: 'no' },
     surface: { ...piece.surface, kind: 'painted-wood', widthMm: 240, heightMm: 180, finish: 'chalk-type-paint' },
-    method: { ...piece.method, school: 'A', binder: 'fluid-gel' },
+    method: { ...piece.method, school: 'dry-and-rub', binder: 'fluid-gel' },
     ...patch,
   };
 }
 
 export function storedPicture(id: string, bytes: Uint8Array<ArrayBuffer> = new Uint8Array([1, 2, 3])): StoredPicture {
   const file = new Blob([bytes]);
-  return { id, name: `${id}.jpg`, type: 'image/jpeg', bytes: file.size, sha256: '0'.repeat(64), widthPx: 40, heightPx: 30, paleShare: 0, darkShare: 0, file, preview: file };
+  return {
+    id,
+    name: `${id}.jpg`,
+    type: 'image/jpeg',
+    bytes: file.size,
+    sha256: '0'.repeat(64),
+    widthPx: 40,
+    heightPx: 30,
+    paleShare: 0,
+    darkShare: 0,
+    file,
+    preview: file,
+  };
 }

@@ -1,15 +1,30 @@
-/** Draws phone-like photos of a printed sheet: content scaled and mirrored on its paper, on a darker table, turned and tilted, unevenly lit, blurred and noisy. Seeded. */
+/**
+ * Draws phone-like photos of a printed sheet: content scaled and mirrored on its paper, on a darker table, turned and
+ * tilted, unevenly lit, blurred and noisy. Seeded.
+ */
 import { homographyOf, type Point } from '@/core/proof/homography';
 import type { Rgba } from '@/core/proof';
 import { seededChance } from '@/core/shared';
 
 export interface PhotoOf {
   /** The printed page, `pxPerMm` dense. */
-  page: Rgba; pxPerMm: number; widthMm: number; heightMm: number;
-  flipped: boolean; across: number; along: number; shiftMm: readonly [number, number];
-  turnDeg: number; tilt: readonly [number, number]; light: number; blurPx: number; noise: number; seed: number;
+  page: Rgba;
+  pxPerMm: number;
+  widthMm: number;
+  heightMm: number;
+  flipped: boolean;
+  across: number;
+  along: number;
+  shiftMm: readonly [number, number];
+  turnDeg: number;
+  tilt: readonly [number, number];
+  light: number;
+  blurPx: number;
+  noise: number;
+  seed: number;
   /** White that the machine leaves on every side, mm; darkness that comes out, share. */
-  marginMm: number; kept: number;
+  marginMm: number;
+  kept: number;
 }
 
 /** Taken once: looking a global up is slow in a test's own realm. */
@@ -22,47 +37,73 @@ export function photoOf(of: PhotoOf): Rgba {
   const chance = seededChance(of.seed);
   // The sheet's corners: turned about the middle, pushed by the tilt, then drawn as large as the photo holds.
   const angle = (of.turnDeg * Math.PI) / 180;
-  const loose = [[-1, -1], [1, -1], [1, 1], [-1, 1]].map(([x, y]): Point => {
+  const loose = [
+    [-1, -1],
+    [1, -1],
+    [1, 1],
+    [-1, 1],
+  ].map(([x, y]): Point => {
     const [mx, my] = [(x * of.widthMm) / 2, (y * of.heightMm) / 2];
     const [rx, ry] = [mx * cos(angle) - my * sin(angle), mx * sin(angle) + my * cos(angle)];
     const depth = 1 + (of.tilt[0] * rx + of.tilt[1] * ry) / Math.max(of.widthMm, of.heightMm);
     return { x: rx / depth, y: ry / depth };
   });
-  const box = (axis: 'x' | 'y') => { const all = loose.map((point) => point[axis]); return [Math.min(...all), Math.max(...all)]; };
+  const box = (axis: 'x' | 'y') => {
+    const all = loose.map((point) => point[axis]);
+    return [Math.min(...all), Math.max(...all)];
+  };
   const [[left, right], [top, bottom]] = [box('x'), box('y')];
   const fill = 0.95 * Math.min(width / (right - left), height / (bottom - top));
-  const corners = loose.map(({ x, y }): Point => ({ x: width / 2 + fill * (x - (left + right) / 2), y: height / 2 + fill * (y - (top + bottom) / 2) }));
-  const frame = [[0, 0], [of.widthMm, 0], [of.widthMm, of.heightMm], [0, of.heightMm]].map(([x, y]): Point => ({ x, y }));
+  const corners = loose.map(({ x, y }): Point => ({
+    x: width / 2 + fill * (x - (left + right) / 2),
+    y: height / 2 + fill * (y - (top + bottom) / 2),
+  }));
+  const frame = [
+    [0, 0],
+    [of.widthMm, 0],
+    [of.widthMm, of.heightMm],
+    [0, of.heightMm],
+  ].map(([x, y]): Point => ({ x, y }));
   const back = homographyOf(corners, frame);
   if (!back) throw new Error('corners on a line');
   const data = new Uint8ClampedArray(width * height * 4).fill(255);
   const linear = new Float32Array(width * height * 3);
-  const lit = (x: number, y: number) => 1 - of.light * (0.6 * (x / width) + 0.4 * (y / height)) - of.light * 0.15 * (1 + sin(x / 310 + of.seed) * cos(y / 270));
+  const lit = (x: number, y: number) =>
+    1 -
+    of.light * (0.6 * (x / width) + 0.4 * (y / height)) -
+    of.light * 0.15 * (1 + sin(x / 310 + of.seed) * cos(y / 270));
   const { page, pxPerMm } = of;
-  for (let y = 0; y < height; y++) for (let x = 0; x < width; x++) {
-    const w = back[6] * (x + 0.5) + back[7] * (y + 0.5) + 1;
-    const at = { x: (back[0] * (x + 0.5) + back[1] * (y + 0.5) + back[2]) / w, y: (back[3] * (x + 0.5) + back[4] * (y + 0.5) + back[5]) / w };
-    const glow = lit(x, y);
-    const to = (y * width + x) * 3;
-    // The sheet's rim is mixed with the table, as a lens does.
-    const inside = min(at.x, at.y, of.widthMm - at.x, of.heightMm - at.y) * fill + 0.5;
-    const cover = inside < 0 ? 0 : inside > 1 ? 1 : inside;
-    if (cover < 1) {
-      const wood = 0.36 + 0.06 * sin(y / 7 + 3 * sin(x / 160 + of.seed)) + 0.05 * sin(y / 2.3 + x / 40);
-      linear[to] = wood * glow * 255; linear[to + 1] = wood * 0.8 * glow * 255; linear[to + 2] = wood * 0.6 * glow * 255;
-      if (cover === 0) continue;
+  for (let y = 0; y < height; y++)
+    for (let x = 0; x < width; x++) {
+      const w = back[6] * (x + 0.5) + back[7] * (y + 0.5) + 1;
+      const at = {
+        x: (back[0] * (x + 0.5) + back[1] * (y + 0.5) + back[2]) / w,
+        y: (back[3] * (x + 0.5) + back[4] * (y + 0.5) + back[5]) / w,
+      };
+      const glow = lit(x, y);
+      const to = (y * width + x) * 3;
+      // The sheet's rim is mixed with the table, as a lens does.
+      const inside = min(at.x, at.y, of.widthMm - at.x, of.heightMm - at.y) * fill + 0.5;
+      const cover = inside < 0 ? 0 : inside > 1 ? 1 : inside;
+      if (cover < 1) {
+        const wood = 0.36 + 0.06 * sin(y / 7 + 3 * sin(x / 160 + of.seed)) + 0.05 * sin(y / 2.3 + x / 40);
+        linear[to] = wood * glow * 255;
+        linear[to + 1] = wood * 0.8 * glow * 255;
+        linear[to + 2] = wood * 0.6 * glow * 255;
+        if (cover === 0) continue;
+      }
+      const white =
+        at.x < of.marginMm || at.y < of.marginMm || at.x > of.widthMm - of.marginMm || at.y > of.heightMm - of.marginMm;
+      let px = (at.x - of.widthMm / 2 - of.shiftMm[0]) / of.across + of.widthMm / 2;
+      const py = (at.y - of.heightMm / 2 - of.shiftMm[1]) / of.along + of.heightMm / 2;
+      if (of.flipped) px = of.widthMm - px;
+      const [sx, sy] = [floor(px * pxPerMm), floor(py * pxPerMm)];
+      const out = white || sx < 0 || sy < 0 || sx >= page.width || sy >= page.height;
+      for (let channel = 0; channel < 3; channel++) {
+        const level = out ? 255 : 255 - of.kept * (255 - page.data[(sy * page.width + sx) * 4 + channel]);
+        linear[to + channel] = cover * level * glow * 0.94 + (1 - cover) * linear[to + channel];
+      }
     }
-    const white = at.x < of.marginMm || at.y < of.marginMm || at.x > of.widthMm - of.marginMm || at.y > of.heightMm - of.marginMm;
-    let px = (at.x - of.widthMm / 2 - of.shiftMm[0]) / of.across + of.widthMm / 2;
-    const py = (at.y - of.heightMm / 2 - of.shiftMm[1]) / of.along + of.heightMm / 2;
-    if (of.flipped) px = of.widthMm - px;
-    const [sx, sy] = [floor(px * pxPerMm), floor(py * pxPerMm)];
-    const out = white || sx < 0 || sy < 0 || sx >= page.width || sy >= page.height;
-    for (let channel = 0; channel < 3; channel++) {
-      const level = out ? 255 : 255 - of.kept * (255 - page.data[(sy * page.width + sx) * 4 + channel]);
-      linear[to + channel] = cover * level * glow * 0.94 + (1 - cover) * linear[to + channel];
-    }
-  }
   const blurred = of.blurPx > 0 ? boxBlur(boxBlur(linear, width, height, of.blurPx), width, height, of.blurPx) : linear;
   for (let i = 0, to = 0; i < blurred.length; i += 3, to += 4) {
     const grain = (chance() + chance() + chance() - 1.5) * of.noise * 2;
@@ -77,22 +118,29 @@ function boxBlur(rgb: Float32Array, width: number, height: number, radius: numbe
   const out = new Float32Array(rgb.length);
   const line = width * 3;
   const size = 2 * radius + 1;
-  for (let y = 0; y < height; y++) for (let channel = 0; channel < 3; channel++) {
-    const from = y * line + channel;
-    let sum = rgb[from] * (radius + 1);
-    for (let k = 0; k < radius; k++) sum += rgb[from + k * 3];
-    for (let x = 0; x < width; x++) {
-      const [entering, leaving] = [x + radius < width ? x + radius : width - 1, x - radius - 1 > 0 ? x - radius - 1 : 0];
-      sum += rgb[from + entering * 3] - rgb[from + leaving * 3];
-      across[from + x * 3] = sum / size;
+  for (let y = 0; y < height; y++)
+    for (let channel = 0; channel < 3; channel++) {
+      const from = y * line + channel;
+      let sum = rgb[from] * (radius + 1);
+      for (let k = 0; k < radius; k++) sum += rgb[from + k * 3];
+      for (let x = 0; x < width; x++) {
+        const [entering, leaving] = [
+          x + radius < width ? x + radius : width - 1,
+          x - radius - 1 > 0 ? x - radius - 1 : 0,
+        ];
+        sum += rgb[from + entering * 3] - rgb[from + leaving * 3];
+        across[from + x * 3] = sum / size;
+      }
     }
-  }
   const sums = new Float64Array(line);
   const rowAt = (y: number) => (y < 0 ? 0 : y >= height ? height - 1 : y) * line;
   for (let y = -radius - 1; y < radius; y++) for (let i = 0, at = rowAt(y); i < line; i++) sums[i] += across[at + i];
   for (let y = 0; y < height; y++) {
     const [entering, leaving] = [rowAt(y + radius), rowAt(y - radius - 1)];
-    for (let i = 0, to = y * line; i < line; i++) { sums[i] += across[entering + i] - across[leaving + i]; out[to + i] = sums[i] / size; }
+    for (let i = 0, to = y * line; i < line; i++) {
+      sums[i] += across[entering + i] - across[leaving + i];
+      out[to + i] = sums[i] / size;
+    }
   }
   return out;
 }

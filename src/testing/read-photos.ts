@@ -1,24 +1,51 @@
-/** Run beside the tests: draws photos of printed sheets by their seeds and reads them back. `node read-photos.cjs JOB.json`, readings to standard output. */
+/**
+ * Run beside the tests: draws photos of printed sheets by their seeds and reads them back. `node read-photos.cjs
+ * JOB.json`, readings to standard output.
+ */
 import { readFileSync } from 'node:fs';
 import { readProof, type ExpectedPage, type ProofCode, type ProofReading, type Rgba } from '@/core/proof';
 import type { SheetPack } from '@/core/sheet';
-import type { Result } from '@/core/shared';
-import { seededChance } from '@/core/shared';
+import { type Result, seededChance } from '@/core/shared';
 import { photoOf, type PhotoOf } from './photo';
 
-interface Picture { file: string; width: number; height: number }
-interface Case { pack: SheetPack; printed: Picture[]; expected: (Omit<ExpectedPage, 'raster'> & { raster: Picture })[] }
+interface Picture {
+  file: string;
+  width: number;
+  height: number;
+}
+interface Case {
+  pack: SheetPack;
+  printed: Picture[];
+  expected: (Omit<ExpectedPage, 'raster'> & { raster: Picture })[];
+}
 
 /** A photo to draw: everything about it comes from the seed but what is patched. */
 export interface Shot {
-  seed: number; case?: number; patch?: Partial<PhotoOf>;
-  /** A picture on paper instead of the page; a picture alone, without a sheet; the page alone, as a scanner gives it. */
-  instead?: Picture; bare?: Picture; scan?: boolean;
+  seed: number;
+  case?: number;
+  patch?: Partial<PhotoOf>;
+  /**
+   * A picture on paper instead of the page; a picture alone, without a sheet; the page alone, as a scanner gives it.
+   */
+  instead?: Picture;
+  bare?: Picture;
+  scan?: boolean;
 }
-export interface PhotoReading { seed: number; of: { flipped: boolean; turnDeg: number }; page: number; across: number; along: number; reading: Result<ProofReading, ProofCode> }
+export interface PhotoReading {
+  seed: number;
+  of: { flipped: boolean; turnDeg: number };
+  page: number;
+  across: number;
+  along: number;
+  reading: Result<ProofReading, ProofCode>;
+}
 
 const PRINTED_DENSITY = 5;
-const load = ({ file, width, height }: Picture): Rgba => ({ data: new Uint8ClampedArray(readFileSync(file)), width, height });
+const load = ({ file, width, height }: Picture): Rgba => ({
+  data: new Uint8ClampedArray(readFileSync(file)),
+  width,
+  height,
+});
 
 const { cases, shots } = JSON.parse(readFileSync(process.argv[2], 'utf8')) as { cases: Case[]; shots: Shot[] };
 const expected = cases.map((one) => one.expected.map((page) => ({ ...page, raster: load(page.raster) })));
@@ -33,12 +60,34 @@ function read({ seed, case: chosen, patch, instead, bare, scan }: Shot): PhotoRe
   const { widthMm, heightMm } = pack.pages[page].page;
   const picture = instead && load(instead);
   const of: PhotoOf = {
-    page: picture ?? printed[at][page], pxPerMm: picture ? picture.width / widthMm : PRINTED_DENSITY, widthMm, heightMm, flipped: seed % 2 === 1, across: between(0.94, 1.04), along: between(0.94, 1.04),
-    shiftMm: [between(-2, 2), between(-2, 2)], turnDeg: between(-15, 15), tilt: [between(-0.22, 0.22), between(-0.22, 0.22)], light: between(0, 0.35), blurPx: seed % 3, noise: between(0, 9), seed, marginMm: 0, kept: between(0.8, 1), ...patch,
+    page: picture ?? printed[at][page],
+    pxPerMm: picture ? picture.width / widthMm : PRINTED_DENSITY,
+    widthMm,
+    heightMm,
+    flipped: seed % 2 === 1,
+    across: between(0.94, 1.04),
+    along: between(0.94, 1.04),
+    shiftMm: [between(-2, 2), between(-2, 2)],
+    turnDeg: between(-15, 15),
+    tilt: [between(-0.22, 0.22), between(-0.22, 0.22)],
+    light: between(0, 0.35),
+    blurPx: seed % 3,
+    noise: between(0, 9),
+    seed,
+    marginMm: 0,
+    kept: between(0.8, 1),
+    ...patch,
   };
   const photo = bare ? load(bare) : scan ? printed[at][0] : photoOf(of);
   const landscape = pack.orientation === 'landscape';
-  return { seed, of: { flipped: of.flipped, turnDeg: of.turnDeg }, page, across: landscape ? of.along : of.across, along: landscape ? of.across : of.along, reading: readProof(photo, expected[at]) };
+  return {
+    seed,
+    of: { flipped: of.flipped, turnDeg: of.turnDeg },
+    page,
+    across: landscape ? of.along : of.across,
+    along: landscape ? of.across : of.along,
+    reading: readProof(photo, expected[at]),
+  };
 }
 
 process.stdout.write(JSON.stringify(shots.map(read)));

@@ -1,7 +1,8 @@
 'use client';
-import { MenuItem, TextField, ToggleButton, ToggleButtonGroup } from '@mui/material';
-import { useId, type ReactNode } from 'react';
+import { ToggleButton, ToggleButtonGroup } from '@mui/material';
+import { useId, type ComponentProps } from 'react';
 import { parseFigure, parseLengthMm, parsePercent, parseTemperatureC, parseVolumeMl } from '@/core/measure';
+import type { Option } from './option';
 import { TypedField, type TypedFieldProps } from './typed-field';
 import { useUnits } from './units-context';
 import css from './fields.module.css';
@@ -9,9 +10,20 @@ import css from './fields.module.css';
 type NumberField = Omit<TypedFieldProps<number>, 'parse' | 'format'>;
 
 /** @param small a margin or an overlap: a bare number is millimetres */
-export function LengthField({ minMm = 0, maxMm = 3000, small = false, ...props }: NumberField & { minMm?: number; maxMm?: number; small?: boolean }) {
+export function LengthField({
+  minMm = 0,
+  maxMm = 3000,
+  small = false,
+  ...props
+}: NumberField & { minMm?: number; maxMm?: number; small?: boolean }) {
   const { system, length } = useUnits();
-  return <TypedField {...props} parse={(text) => parseLengthMm(text, system, { minMm, maxMm }, small ? 'mm' : 'cm')} format={(mm) => (small && system === 'metric' ? `${Number(mm.toFixed(1))} mm` : length(mm))} />;
+  return (
+    <TypedField
+      {...props}
+      parse={(text) => parseLengthMm(text, system, { minMm, maxMm }, small ? 'mm' : 'cm')}
+      format={(mm) => (small && system === 'metric' ? `${Number(mm.toFixed(1))} mm` : length(mm))}
+    />
+  );
 }
 
 export function VolumeField({ min = 0, max = 100_000, ...props }: NumberField & { min?: number; max?: number }) {
@@ -19,14 +31,24 @@ export function VolumeField({ min = 0, max = 100_000, ...props }: NumberField & 
   return <TypedField {...props} parse={(text) => parseVolumeMl(text, system, { min, max })} format={volume} />;
 }
 
-export function TemperatureField(props: NumberField) {
+/** @param min and @param max °C; those of a room where they are left out */
+export function TemperatureField({ min = -20, max = 60, ...props }: NumberField & { min?: number; max?: number }) {
   const { system, temperature } = useUnits();
-  return <TypedField {...props} parse={(text) => parseTemperatureC(text, system)} format={temperature} />;
+  return <TypedField {...props} parse={(text) => parseTemperatureC(text, system, { min, max })} format={temperature} />;
 }
 
-export const PercentField = (props: NumberField) => <TypedField {...props} parse={(text) => parsePercent(text)} format={(value) => `${Math.round(value)} %`} />;
+export const PercentField = (props: NumberField) => (
+  <TypedField {...props} parse={(text) => parsePercent(text)} format={(value) => `${Math.round(value)} %`} />
+);
 
-export function FigureField({ min, max, whole = false, unit = '', decimals = 2, ...props }: NumberField & { min: number; max: number; whole?: boolean; unit?: string; decimals?: number }) {
+export function FigureField({
+  min,
+  max,
+  whole = false,
+  unit = '',
+  decimals = 2,
+  ...props
+}: NumberField & { min: number; max: number; whole?: boolean; unit?: string; decimals?: number }) {
   const strip = (text: string) => (unit && text.trim().endsWith(unit) ? text.trim().slice(0, -unit.length) : text);
   const parse = (text: string) => {
     const read = parseFigure(strip(text), { min, max });
@@ -36,41 +58,41 @@ export function FigureField({ min, max, whole = false, unit = '', decimals = 2, 
   return <TypedField {...props} parse={parse} format={format} />;
 }
 
-export interface Option<V extends string> { id: V; name: string; disabled?: boolean }
+/** A price in the person's own currency. */
+export const PriceField = (props: Omit<ComponentProps<typeof FigureField>, 'min' | 'max' | 'clearable'>) => (
+  <FigureField {...props} min={0} max={1e6} clearable />
+);
 
-export function SelectField<V extends string>({ label, value, options, onCommit, empty, hint, testId }: {
-  label: string; value: V | null; options: readonly Option<V>[]; onCommit: (value: V) => void; empty?: string; hint?: string; testId?: string;
+export function ChoiceField<V extends string>({
+  label,
+  value,
+  options,
+  onCommit,
+}: {
+  label: string;
+  value: V | null;
+  options: readonly Option<V>[];
+  onCommit: (value: V) => void;
 }) {
   const id = useId();
   return (
-    <TextField
-      select id={id} label={label} value={value ?? ''} helperText={hint} onChange={(event) => onCommit(event.target.value as V)}
-      slotProps={{ inputLabel: { shrink: true }, select: { displayEmpty: true, SelectDisplayProps: { 'data-testid': testId } as React.HTMLAttributes<HTMLDivElement> } }}
-    >
-      {empty !== undefined && value === null && <MenuItem value="" disabled>{empty}</MenuItem>}
-      {options.map((option) => <MenuItem key={option.id} value={option.id} disabled={option.disabled}>{option.name}</MenuItem>)}
-    </TextField>
-  );
-}
-
-export function ChoiceField<V extends string>({ label, value, options, onCommit }: { label: string; value: V | null; options: readonly Option<V>[]; onCommit: (value: V) => void }) {
-  const id = useId();
-  return (
     <div className={css.choice}>
-      <span id={id} className={css.label}>{label}</span>
-      <ToggleButtonGroup exclusive size="small" value={value} aria-labelledby={id} onChange={(_, next: V | null) => next !== null && onCommit(next)}>
-        {options.map((option) => <ToggleButton key={option.id} value={option.id} disabled={option.disabled}>{option.name}</ToggleButton>)}
+      <span id={id} className={css.label}>
+        {label}
+      </span>
+      <ToggleButtonGroup
+        exclusive
+        size="small"
+        value={value}
+        aria-labelledby={id}
+        onChange={(_, next: V | null) => next !== null && onCommit(next)}
+      >
+        {options.map((option) => (
+          <ToggleButton key={option.id} value={option.id} disabled={option.disabled}>
+            {option.name}
+          </ToggleButton>
+        ))}
       </ToggleButtonGroup>
     </div>
-  );
-}
-
-/** A row that is ticked off, with its own words beside. */
-export function TickRow({ checked, onToggle, children, disabled }: { checked: boolean; onToggle: () => void; children: ReactNode; disabled?: boolean }) {
-  return (
-    <label className={css.tick} data-checked={checked}>
-      <input type="checkbox" checked={checked} onChange={onToggle} disabled={disabled} />
-      <span>{children}</span>
-    </label>
   );
 }

@@ -1,13 +1,40 @@
 export { Themed } from './themed';
 export { ClockProvider, useClock, useNow } from './clock';
 export { UnitsProvider, useUnits } from './units-context';
-export { afterTime, clockTime, dayName, longDate, span, timeZoneHere } from './times';
+export { afterTime, clockTime, dated, dayName, longDate, noonOf, span, timeZoneHere } from './times';
 export { WetnessMark, WETNESS_WORDS } from './wetness-mark';
-export { StateMark, STATE_WORDS } from './state-mark';
-export { Answer, Because, Cautions, Fields, NextRow, Note, Part, Steps, Wide, Worksheet, type ReasonLine } from './worksheet';
-export { ChoiceField, FigureField, LengthField, PercentField, SelectField, TemperatureField, TickRow, VolumeField, type Option } from './fields';
+export { StateMark } from './state-mark';
+export {
+  Answer,
+  Because,
+  Cautions,
+  Fields,
+  Marked,
+  NextRow,
+  Note,
+  Part,
+  Steps,
+  Wide,
+  Worksheet,
+  type ReasonLine,
+} from './worksheet';
+export {
+  ChoiceField,
+  FigureField,
+  LengthField,
+  PercentField,
+  PriceField,
+  TemperatureField,
+  VolumeField,
+} from './fields';
+export { TickRow } from './tick-row';
+export { SelectField } from './select-field';
+export { DateField } from './date-field';
+export { LineField } from './line-field';
 export { TypedField } from './typed-field';
 export { Plot } from './plot';
+export { TextButton } from './text-button';
 export { FileButton } from './file-button';
-export { sentenceFor } from './sentences';
+export { useFileDrop } from './use-file-drop';
+export { WritingField } from './writing-field';
 export { Specimen, type SpecimenScale } from './specimen';

@@ -1,8 +1,33 @@
 import { createTheme } from '@mui/material/styles';
 
-/** Toner-black on the cool off-white of a damp sheet's back; one colour for each thing it means. Checked for AA on both grounds. */
-const LIGHT = { ground: '#F2F4F5', sheet: '#FFFFFF', ink: '#1E2126', muted: '#535A63', rule: '#CDD3D8', plum: '#5B2D5E', verdigris: '#0B665E', marigold: '#8F5400', wet: '#2C5C94', brick: '#A72F2A' };
-const DARK = { ground: '#14171A', sheet: '#1D2125', ink: '#E9EBED', muted: '#A6AEB6', rule: '#3A4148', plum: '#D9ADDD', verdigris: '#63C9BF', marigold: '#EFB04F', wet: '#93BDEE', brick: '#F49A91' };
+/**
+ * Toner-black on the cool off-white of a damp sheet's back; one colour for each thing it means. Checked for AA on both
+ * grounds.
+ */
+const LIGHT = {
+  ground: '#F2F4F5',
+  sheet: '#FFFFFF',
+  ink: '#1E2126',
+  muted: '#535A63',
+  rule: '#CDD3D8',
+  plum: '#5B2D5E',
+  verdigris: '#0B665E',
+  marigold: '#8F5400',
+  wet: '#2C5C94',
+  brick: '#A72F2A',
+};
+const DARK = {
+  ground: '#14171A',
+  sheet: '#1D2125',
+  ink: '#E9EBED',
+  muted: '#A6AEB6',
+  rule: '#3A4148',
+  plum: '#D9ADDD',
+  verdigris: '#63C9BF',
+  marigold: '#EFB04F',
+  wet: '#93BDEE',
+  brick: '#F49A91',
+};
 
 const paletteOf = (colours: typeof LIGHT) => ({
   primary: { main: colours.plum },
@@ -15,7 +40,6 @@ const paletteOf = (colours: typeof LIGHT) => ({
   divider: colours.rule,
 });
 
-export const TITLE_FONT = '"Bricolage Grotesque Variable", "Atkinson Hyperlegible Next Variable", sans-serif';
 const TEXT_FONT = '"Atkinson Hyperlegible Next Variable", sans-serif';
 
 export const theme = createTheme({
@@ -29,10 +53,32 @@ export const theme = createTheme({
   },
   components: {
     MuiButton: { defaultProps: { disableElevation: true } },
-    MuiButtonBase: { defaultProps: { disableRipple: true }, styleOverrides: { root: { '&.Mui-focusVisible': { outline: '3px solid var(--fb-palette-info-main)', outlineOffset: 2 } } } },
-    MuiTextField: { defaultProps: { variant: 'standard', size: 'small', fullWidth: true, slotProps: { inputLabel: { shrink: true } } } },
+    MuiButtonBase: {
+      defaultProps: { disableRipple: true },
+      styleOverrides: {
+        root: { '&.Mui-focusVisible': { outline: '3px solid var(--fb-palette-info-main)', outlineOffset: 2 } },
+      },
+    },
+    MuiCheckbox: { defaultProps: { color: 'success' } },
+    // Tables take their letters from where they stand.
+    MuiTableCell: {
+      styleOverrides: { root: { font: 'inherit', color: 'inherit', letterSpacing: 'inherit', padding: 0, border: 0 } },
+    },
     MuiInputLabel: { styleOverrides: { root: { color: 'var(--fb-palette-text-secondary)' } } },
-    MuiToggleButton: { styleOverrides: { root: { textTransform: 'none', padding: '5px 12px', lineHeight: 1.3, color: 'var(--fb-palette-text-primary)', '&.Mui-selected': { backgroundColor: 'var(--fb-palette-primary-main)', color: 'var(--fb-palette-background-paper)', '&:hover': { backgroundColor: 'var(--fb-palette-primary-main)' } } } } },
-    MuiTooltip: { defaultProps: { arrow: true } },
+    MuiToggleButton: {
+      styleOverrides: {
+        root: {
+          textTransform: 'none',
+          padding: '5px 12px',
+          lineHeight: 1.3,
+          color: 'var(--fb-palette-text-primary)',
+          '&.Mui-selected': {
+            backgroundColor: 'var(--fb-palette-primary-main)',
+            color: 'var(--fb-palette-background-paper)',
+            '&:hover': { backgroundColor: 'var(--fb-palette-primary-main)' },
+          },
+        },
+      },
+    },
   },
 });

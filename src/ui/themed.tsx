@@ -6,5 +6,8 @@ import { theme } from './theme';
 
 /** The theme with its light and dark schemes, for all below. */
 export const Themed = ({ children }: { children: ReactNode }) => (
-  <ThemeProvider theme={theme} defaultMode="system"><CssBaseline />{children}</ThemeProvider>
+  <ThemeProvider theme={theme} defaultMode="system">
+    <CssBaseline />
+    {children}
+  </ThemeProvider>
 );

@@ -1,52 +1,90 @@
 'use client';
-import { TextField } from '@mui/material';
-import { useId, useState } from 'react';
+import { useState } from 'react';
 import type { Result } from '@/core/shared';
-import { sentenceFor } from './sentences';
+import { sentenceFor, type FailureCode } from '@/words';
+import { LineField } from './line-field';
 import { useUnits } from './units-context';
 
 export interface TypedFieldProps<T> {
   label: string;
   value: T | null;
   /** Reads what was typed. A failure becomes a sentence under the field; nothing is changed then. */
-  parse: (text: string) => Result<T>;
+  parse: (text: string) => Result<T, FailureCode>;
   format: (value: T) => string;
-  onCommit: (value: T | null) => void;
+  /** A promise resolves to whether it was kept: what was not stays in the field. Else it is taken for kept. */
+  onCommit: (value: T | null) => void | boolean | Promise<boolean>;
   /** What holds while nothing is typed: shown in place of a value. Makes the field clearable. */
   computed?: string;
   clearable?: boolean;
   hint?: string;
-  testId?: string;
+  testId?: string | undefined;
 }
 
-/** A field that takes what people type, commits on Enter or on leaving it, and keeps what it can't read for them to mend. */
-export function TypedField<T>({ label, value, parse, format, onCommit, computed, clearable = computed !== undefined, hint, testId }: TypedFieldProps<T>) {
+const changedMeanwhile = (shown: string): string =>
+  `Changed in another window meanwhile, to ${shown === '' ? 'nothing' : shown}. Enter keeps what you typed, Escape takes that.`;
+
+/**
+ * A field that takes what people type, commits on Enter or on leaving it, and keeps what it can't read for them to
+ * mend. A value that another window changed meanwhile is not written over without a word.
+ */
+export function TypedField<T>({
+  label,
+  value,
+  parse,
+  format,
+  onCommit,
+  computed,
+  clearable = computed !== undefined,
+  hint,
+  testId,
+}: TypedFieldProps<T>) {
   const [draft, setDraft] = useState<string | null>(null);
+  /** What stood in the field when typing began; another window may change it meanwhile. */
+  const [begun, setBegun] = useState('');
   const [problem, setProblem] = useState<string | null>(null);
   const units = useUnits();
-  const id = useId();
   const shown = value === null ? '' : format(value);
 
-  const commit = () => {
+  /** @param knowing that the value was changed meanwhile, as the sentence under the field says */
+  const commit = (knowing: boolean) => {
     if (draft === null || draft === shown) return finish();
-    if (draft.trim() === '' && clearable) { onCommit(null); return finish(); }
+    if (begun !== shown && !knowing) return setProblem(changedMeanwhile(shown));
+    if (draft.trim() === '' && clearable) return keep(null, draft);
     const read = parse(draft);
     if (!read.ok) return setProblem(sentenceFor(read.error, units));
-    onCommit(read.value);
-    finish();
+    keep(read.value, draft);
   };
-  const finish = () => { setDraft(null); setProblem(null); };
+  const keep = (next: T | null, text: string) => {
+    finish();
+    const keeping = onCommit(next);
+    if (!(keeping instanceof Promise)) return;
+    void keeping.then((kept) => {
+      if (!kept) setDraft(text);
+    });
+  };
+  const finish = () => {
+    setDraft(null);
+    setProblem(null);
+  };
 
   return (
-    <TextField
-      id={id} label={label} value={draft ?? shown} placeholder={computed} error={problem !== null} helperText={problem ?? hint}
-      onChange={(event) => { setDraft(event.target.value); setProblem(null); }}
-      onBlur={commit}
+    <LineField
+      label={label}
+      value={draft ?? shown}
+      placeholder={computed}
+      problem={problem}
+      hint={hint}
+      testId={testId}
+      onChange={(event) => {
+        if (draft === null) setBegun(shown);
+        setDraft(event.target.value);
+        setProblem(null);
+      }}
+      onBlur={() => commit(false)}
       onKeyDown={(event) => {
-        if (event.key === 'Enter') commit();
+        if (event.key === 'Enter') commit(problem !== null && begun !== shown);
         if (event.key === 'Escape') finish();
       }}
-      slotProps={{ inputLabel: { shrink: true }, htmlInput: { 'data-testid': testId, autoComplete: 'off', spellCheck: false } }}
     />
   );
 }

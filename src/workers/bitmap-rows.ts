@@ -5,7 +5,8 @@ import type { RowSource } from '@/core/raster/resample';
 const STRIP_ROWS = 64;
 
 /**
- * Reads a bitmap's rows, turned and straightened, over white, through a canvas of a few rows: the whole picture is never copied out at once. Worker only.
+ * Reads a bitmap's rows, turned and straightened, over white, through a canvas of a few rows: the whole picture is
+ * never copied out at once. Worker only.
  */
 export function bitmapRows(bitmap: ImageBitmap, turning: Turning): RowSource & PictureRows {
   const picture = { widthPx: bitmap.width, heightPx: bitmap.height };
@@ -18,7 +19,8 @@ export function bitmapRows(bitmap: ImageBitmap, turning: Turning): RowSource & P
   context.imageSmoothingEnabled = !straight;
   context.imageSmoothingQuality = 'high';
   return {
-    widthPx, heightPx,
+    widthPx,
+    heightPx,
     readRows(from: number, count: number, left: number = 0, width: number = widthPx): Uint8ClampedArray {
       context.setTransform(1, 0, 0, 1, 0, 0);
       context.fillStyle = '#fff';
@@ -34,4 +36,5 @@ export function bitmapRows(bitmap: ImageBitmap, turning: Turning): RowSource & P
 }
 
 /** Decodes a picture upright, or null where it can't be. */
-export const decodeUpright = (file: Blob): Promise<ImageBitmap | null> => createImageBitmap(file, { imageOrientation: 'from-image' }).catch(() => null);
+export const decodeUpright = (file: Blob): Promise<ImageBitmap | null> =>
+  createImageBitmap(file, { imageOrientation: 'from-image' }).catch(() => null);

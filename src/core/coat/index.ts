@@ -1,4 +1,4 @@
-export { layingGuide, type GuideBlock, type LayingGuide } from './laying-guide';
-export { LOSS_SHARE, coatAmount, coatVolumeMl, type CoatAmount, type CoatInput, type FaceCoat } from './amount';
+export { layingGuide } from './laying-guide';
+export { LOSS_SHARE, coatAmount, coatVolumeMl, type CoatAmount, type CoatInput } from './amount';
 export { openMinutes, spreadMinutes } from './open-time';
 export { layingSteps, type LayingStep } from './laying-steps';

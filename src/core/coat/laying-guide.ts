@@ -1,15 +1,33 @@
 /**
- * Where hands go when a print is laid: where to pour, which way to spread, where to scrape and in which order, the centre lines to crease or mark by, how far the print
- * lies from each edge, where a hand may hold and what it must keep off. Every block of a print that lands in parts has its own. Source: bench practice: from the
- * middle outwards, opposite sides in turn, so that air and medium leave on both.
+ * Where hands go when a print is laid: where to pour, which way to spread, where to scrape and in which order, the
+ * centre lines to crease or mark by, how far the print lies from each edge, where a hand may hold and what it must keep
+ * off. Every block of a print that lands in parts has its own. Source: bench practice: from the middle outwards,
+ * opposite sides in turn, so that air and medium leave on both.
  */
 import type { SurfaceRecord } from '@/core/craft';
-import { ringsBox, type Blank, type RectMm, type Ring } from '@/core/shape';
+import { containsPoint, ringsBox, type Blank, type RectMm, type Ring } from '@/core/shape';
 
-export interface Line { x1: number; y1: number; x2: number; y2: number }
-export interface Scrape extends Line { order: number }
-export interface Offset { edge: 'left' | 'top' | 'right' | 'bottom'; mm: number; line: Line }
-export interface GuideBlock { box: RectMm; pour: { xMm: number; yMm: number; radiusMm: number }; scrapes: readonly Scrape[]; creases: readonly Line[]; holds: readonly { xMm: number; yMm: number }[] }
+interface Line {
+  x1: number;
+  y1: number;
+  x2: number;
+  y2: number;
+}
+interface Scrape extends Line {
+  order: number;
+}
+interface Offset {
+  edge: 'left' | 'top' | 'right' | 'bottom';
+  mm: number;
+  line: Line;
+}
+interface GuideBlock {
+  box: RectMm;
+  pour: { xMm: number; yMm: number; radiusMm: number };
+  scrapes: readonly Scrape[];
+  creases: readonly Line[];
+  holds: readonly { xMm: number; yMm: number }[];
+}
 
 export interface LayingGuide {
   blocks: readonly GuideBlock[];
@@ -29,10 +47,15 @@ const POUR_SHARE = 0.07;
 const SUPPORT_SHARE = 0.8;
 
 export function layingGuide(blank: Blank, landed: readonly Ring[], surface: SurfaceRecord): LayingGuide | null {
-  const rings = landed.map((ring) => ({ ring, box: ringsBox([ring]) })).filter(({ box }) => box.widthMm * box.heightMm >= LEAST_BLOCK_MM2);
+  const rings = landed
+    .map((ring) => ({ ring, box: ringsBox([ring]) }))
+    .filter(({ box }) => box.widthMm * box.heightMm >= LEAST_BLOCK_MM2);
   if (rings.length === 0) return null;
   // Holes lie inside another ring.
-  const outer = rings.filter(({ box }, index) => !rings.some((other, at) => at !== index && holds(other.box, box) && (!holds(box, other.box) || at < index)));
+  const outer = rings.filter(
+    ({ box }, index) =>
+      !rings.some((other, at) => at !== index && holds(other.box, box) && (!holds(box, other.box) || at < index)),
+  );
   const whole = ringsBox(landed);
   const front = blank.front;
   const offset = (edge: Offset['edge'], mm: number, line: Line): Offset => ({ edge, mm, line });
@@ -41,47 +64,76 @@ export function layingGuide(blank: Blank, landed: readonly Ring[], surface: Surf
   return {
     blocks: outer.map(({ ring, box }) => blockOf(ring, box)),
     offsets: [
-      offset('left', whole.xMm - front.xMm, { x1: front.xMm, y1: cy, x2: whole.xMm, y2: cy }), offset('top', whole.yMm - front.yMm, { x1: cx, y1: front.yMm, x2: cx, y2: whole.yMm }),
-      offset('right', right - whole.xMm - whole.widthMm, { x1: whole.xMm + whole.widthMm, y1: cy, x2: right, y2: cy }), offset('bottom', bottom - whole.yMm - whole.heightMm, { x1: cx, y1: whole.yMm + whole.heightMm, x2: cx, y2: bottom }),
+      offset('left', whole.xMm - front.xMm, { x1: front.xMm, y1: cy, x2: whole.xMm, y2: cy }),
+      offset('top', whole.yMm - front.yMm, { x1: cx, y1: front.yMm, x2: cx, y2: whole.yMm }),
+      offset('right', right - whole.xMm - whole.widthMm, { x1: whole.xMm + whole.widthMm, y1: cy, x2: right, y2: cy }),
+      offset('bottom', bottom - whole.yMm - whole.heightMm, {
+        x1: cx,
+        y1: whole.yMm + whole.heightMm,
+        x2: cx,
+        y2: bottom,
+      }),
     ].filter(({ mm }) => mm > 0.5),
-    support: surface.id === 'canvas' ? { xMm: front.xMm + (front.widthMm * (1 - SUPPORT_SHARE)) / 2, yMm: front.yMm + (front.heightMm * (1 - SUPPORT_SHARE)) / 2, widthMm: front.widthMm * SUPPORT_SHARE, heightMm: front.heightMm * SUPPORT_SHARE } : null,
+    support: surface.givesInMiddle
+      ? {
+          xMm: front.xMm + (front.widthMm * (1 - SUPPORT_SHARE)) / 2,
+          yMm: front.yMm + (front.heightMm * (1 - SUPPORT_SHARE)) / 2,
+          widthMm: front.widthMm * SUPPORT_SHARE,
+          heightMm: front.heightMm * SUPPORT_SHARE,
+        }
+      : null,
   };
 }
 
 const holds = (outer: RectMm, inner: RectMm): boolean =>
-  outer.xMm <= inner.xMm && outer.yMm <= inner.yMm && outer.xMm + outer.widthMm >= inner.xMm + inner.widthMm && outer.yMm + outer.heightMm >= inner.yMm + inner.heightMm;
+  outer.xMm <= inner.xMm &&
+  outer.yMm <= inner.yMm &&
+  outer.xMm + outer.widthMm >= inner.xMm + inner.widthMm &&
+  outer.yMm + outer.heightMm >= inner.yMm + inner.heightMm;
 
 function blockOf(ring: Ring, box: RectMm): GuideBlock {
   const { xMm, yMm, widthMm, heightMm } = box;
   const [cx, cy] = [xMm + widthMm / 2, yMm + heightMm / 2];
   const wide = widthMm >= heightMm;
-  const along: [number, number][] = wide ? [[1, 0], [-1, 0], [0, 1], [0, -1]] : [[0, 1], [0, -1], [1, 0], [-1, 0]];
-  const corners: [number, number][] = [[1, 1], [-1, -1], [1, -1], [-1, 1]];
+  const along: [number, number][] = wide
+    ? [
+        [1, 0],
+        [-1, 0],
+        [0, 1],
+        [0, -1],
+      ]
+    : [
+        [0, 1],
+        [0, -1],
+        [1, 0],
+        [-1, 0],
+      ];
+  const corners: [number, number][] = [
+    [1, 1],
+    [-1, -1],
+    [1, -1],
+    [-1, 1],
+  ];
   const ways = Math.min(widthMm, heightMm) <= NARROW_MM ? along.slice(0, 2) : [...along, ...corners];
   return {
-    box, pour: { xMm: cx, yMm: cy, radiusMm: Math.min(widthMm, heightMm) * POUR_SHARE },
+    box,
+    pour: { xMm: cx, yMm: cy, radiusMm: Math.min(widthMm, heightMm) * POUR_SHARE },
     scrapes: ways.map(([dx, dy], index) => {
       // A stroke ends where the print does: on a round or cut shape short of the box.
       const at = (share: number) => ({ xMm: cx + (dx * widthMm * share) / 2, yMm: cy + (dy * heightMm * share) / 2 });
       let share = LAST_SHARE;
-      while (share > FIRST_SHARE + STEP_SHARE && !inside(ring, at(share))) share -= STEP_SHARE;
+      while (share > FIRST_SHARE + STEP_SHARE && !containsPoint(ring, at(share))) share -= STEP_SHARE;
       const [from, to] = [at(FIRST_SHARE), at(share)];
       return { order: index + 1, x1: from.xMm, y1: from.yMm, x2: to.xMm, y2: to.yMm };
     }),
-    creases: [{ x1: cx, y1: yMm, x2: cx, y2: yMm + heightMm }, { x1: xMm, y1: cy, x2: xMm + widthMm, y2: cy }],
+    creases: [
+      { x1: cx, y1: yMm, x2: cx, y2: yMm + heightMm },
+      { x1: xMm, y1: cy, x2: xMm + widthMm, y2: cy },
+    ],
     holds: [extreme(ring, -1), extreme(ring, 1)],
   };
 }
 
 /** The corner furthest up and left (-1) or down and right (1). */
-const extreme = (ring: Ring, way: 1 | -1): { xMm: number; yMm: number } => ring.reduce((best, point) => (way * (point.xMm + point.yMm) > way * (best.xMm + best.yMm) ? point : best));
-
-/** Whether a point lies inside a ring: crossings of a line to the right are counted. */
-function inside(ring: Ring, { xMm, yMm }: { xMm: number; yMm: number }): boolean {
-  let odd = false;
-  ring.forEach((a, index) => {
-    const b = ring[(index + 1) % ring.length];
-    if (a.yMm > yMm !== b.yMm > yMm && xMm < ((b.xMm - a.xMm) * (yMm - a.yMm)) / (b.yMm - a.yMm) + a.xMm) odd = !odd;
-  });
-  return odd;
-}
+const extreme = (ring: Ring, way: 1 | -1): { xMm: number; yMm: number } =>
+  ring.reduce((best, point) => (way * (point.xMm + point.yMm) > way * (best.xMm + best.yMm) ? point : best));

@@ -17,18 +17,34 @@ export type LayingStep =
   | { code: 'wash-brush' };
 
 /** Laying in the order of the hands. A print can be slid a moment on gel and opaque medium, not on canvas. */
-export function layingSteps(coat: CoatAmount, binder: BinderRecord, surface: SurfaceRecord, print: { xMm: number; yMm: number }, extendMm: number): LayingStep[] {
+export function layingSteps(
+  coat: CoatAmount,
+  binder: BinderRecord,
+  surface: SurfaceRecord,
+  print: { xMm: number; yMm: number },
+  extendMm: number,
+): LayingStep[] {
   const paper = coat.faces.find((face) => face.face === 'paper');
   const blank = coat.faces.find((face) => face.face === 'surface');
-  const slides = surface.id !== 'canvas' && (binder.base === 'white' || binder.id.endsWith('gel'));
+  const slides = surface.letsSlide && binder.slides;
   const steps: (LayingStep | null)[] = [
     { code: 'ready-tools' },
     { code: 'mark-placement', leftMm: print.xMm, topMm: print.yMm },
-    surface.id === 'canvas' ? { code: 'support-middle' } : null,
-    surface.id === 'cloth' ? { code: 'barrier-inside' } : null,
-    coat.bed && binder.bedCoat ? { code: 'bed-coat', volumeMl: coat.bed.volumeMl, dryHours: binder.bedCoat.dryHours } : null,
+    surface.givesInMiddle ? { code: 'support-middle' } : null,
+    surface.needsBarrier ? { code: 'barrier-inside' } : null,
+    coat.bed && binder.bedCoat
+      ? { code: 'bed-coat', volumeMl: coat.bed.volumeMl, dryHours: binder.bedCoat.dryHours }
+      : null,
     { code: 'pour', volumeMl: coat.totalMl - (coat.bed?.volumeMl ?? 0) },
-    blank ? { code: 'coat-surface', volumeMl: blank.volumeMl, pastMm: extendMm, whole: binder.wholeSurface, fillWeave: surface.id === 'canvas' } : null,
+    blank
+      ? {
+          code: 'coat-surface',
+          volumeMl: blank.volumeMl,
+          pastMm: extendMm,
+          whole: binder.wholeSurface,
+          fillWeave: surface.dipsToFill,
+        }
+      : null,
     paper ? { code: 'coat-paper', volumeMl: paper.volumeMl, hidesPrint: binder.base === 'white' } : null,
     { code: 'lay', slides },
     { code: 'press', hollows: surface.class === 'mineral' },

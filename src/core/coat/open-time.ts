@@ -1,7 +1,7 @@
 /**
- * Open time: minutes from the first stroke until the coat skins. The record's minutes at the reference room, shortened by warm,
- * dry or moving air with the square root of the drying rate (a skin forms faster than the film dries through, but less than in
- * proportion), within 3–10 min by practice. Known weakness: thick pours stay open longer.
+ * Open time: minutes from the first stroke until the coat skins. The record's minutes at the reference room, shortened
+ * by warm, dry or moving air with the square root of the drying rate (a skin forms faster than the film dries through,
+ * but less than in proportion), within 3–10 min by practice. Known weakness: thick pours stay open longer.
  */
 import type { BinderRecord } from '@/core/craft';
 import { REFERENCE_VPD_KPA, vapourPressureDeficitKpa, type Room } from '@/core/cure';

@@ -4,16 +4,26 @@
  * Starting values from bench practice; the label on the bottle overrules every one of them.
  */
 export type BinderId =
-  | 'fluid-gel' | 'heavy-gel' | 'glue-sealer' | 'opaque-medium' | 'clear-medium' | 'furniture-gel' | 'acrylic-varnish'
-  | 'polyurethane' | 'wood-glue' | 'school-glue' | 'gesso' | 'none';
+  | 'fluid-gel'
+  | 'heavy-gel'
+  | 'glue-sealer'
+  | 'opaque-medium'
+  | 'clear-medium'
+  | 'furniture-gel'
+  | 'acrylic-varnish'
+  | 'polyurethane'
+  | 'wood-glue'
+  | 'school-glue'
+  | 'gesso'
+  | 'none';
 
 export type CoatedFace = 'paper' | 'surface';
 
 export interface BinderRecord {
   id: BinderId;
-  name: string;
   base: 'clear' | 'white';
-  wetLook: string;
+  /** Something wet is coated; false where tape, heat or pencil carries the picture. */
+  wet: boolean;
   /** Thinnest and thickest wet film on a face, µm. */
   filmUm: { min: number; max: number };
   faces: readonly CoatedFace[];
@@ -28,51 +38,257 @@ export interface BinderRecord {
   washable: boolean;
   /** 1 easy … 3 asks for practice. */
   skill: 1 | 2 | 3;
-  character: string;
   /** A coat of it that dries before the one that takes the print. */
   bedCoat: { filmUm: number; dryHours: number } | null;
+  /** The print can be slid a moment after touching down, where the surface lets it. */
+  slides: boolean;
+  /** Soaks into paper and surface alike. */
+  penetrates: boolean;
+  /** Has the body to fill grain and weave. */
+  fillsTexture: boolean;
+  madeForPaint: boolean;
+  bestOnBareWood: boolean;
+  holdsOnThreads: boolean;
+  /** Water dissolves it again once it is dry. */
+  washesOut: boolean;
+  wear: 'soft' | 'usual' | 'hard';
   source: string;
 }
 
 const source = 'bench practice: typical values, overruled by labels and logs';
 
+/** What most binders are like: the records say what differs. */
+const USUAL = {
+  wet: true,
+  slides: false,
+  penetrates: false,
+  fillsTexture: false,
+  madeForPaint: false,
+  bestOnBareWood: false,
+  holdsOnThreads: true,
+  washesOut: false,
+  wear: 'usual',
+} as const;
+
 export const BINDERS: readonly BinderRecord[] = [
-  { id: 'fluid-gel', name: 'Fluid gel or polymer medium', base: 'clear', wetLook: 'milky', filmUm: { min: 200, max: 250 }, faces: ['paper', 'surface'], wholeSurface: false,
-    waitHours: { min: 8, max: 24 }, clockFloorHours: 0, openMinutes: 7, passes: { min: 2, max: 3 }, tonerKept: 0.95, washable: false, skill: 1,
-    character: 'Penetrates and spreads well; the best clarity.', bedCoat: null, source },
-  { id: 'heavy-gel', name: 'Regular or heavy gel medium', base: 'clear', wetLook: 'thick and white', filmUm: { min: 250, max: 300 }, faces: ['surface'], wholeSurface: false,
-    waitHours: { min: 12, max: 24 }, clockFloorHours: 0, openMinutes: 9, passes: { min: 2, max: 3 }, tonerKept: 0.93, washable: false, skill: 2,
-    character: 'Fewer bubbles and wrinkles; penetrates less and is harder to spread.', bedCoat: null, source },
-  { id: 'glue-sealer', name: 'All-in-one decoupage glue-sealer', base: 'clear', wetLook: 'milky', filmUm: { min: 120, max: 150 }, faces: ['paper', 'surface'], wholeSurface: false,
-    waitHours: { min: 12, max: 24 }, clockFloorHours: 0, openMinutes: 5, passes: { min: 2, max: 3 }, tonerKept: 0.8, washable: false, skill: 1,
-    character: 'Cheap; paler and more worn, and it loses more toner when rubbed.', bedCoat: null, source },
-  { id: 'opaque-medium', name: 'Opaque photo-transfer medium', base: 'white', wetLook: 'opaque white', filmUm: { min: 350, max: 400 }, faces: ['paper'], wholeSurface: false,
-    waitHours: { min: 24, max: 24 }, clockFloorHours: 24, openMinutes: 9, passes: { min: 2, max: 3 }, tonerKept: 0.95, washable: true, skill: 2,
-    character: 'Keeps whites white; works on dark surfaces and cloth. Leaves a white edge where it shows.', bedCoat: null, source },
-  { id: 'clear-medium', name: 'Clear image-transfer medium', base: 'clear', wetLook: 'thin and milky', filmUm: { min: 200, max: 200 }, faces: ['paper'], wholeSurface: false,
-    waitHours: { min: 24, max: 24 }, clockFloorHours: 24, openMinutes: 6, passes: { min: 5, max: 5 }, tonerKept: 0.92, washable: false, skill: 2,
-    character: 'The surface colour shows in the whites. About five thin passes of rubbing.', bedCoat: null, source },
-  { id: 'furniture-gel', name: 'Transfer gel for furniture paint', base: 'clear', wetLook: 'white', filmUm: { min: 200, max: 250 }, faces: ['surface'], wholeSurface: true,
-    waitHours: { min: 12, max: 12 }, clockFloorHours: 0, openMinutes: 7, passes: { min: 2, max: 3 }, tonerKept: 0.92, washable: false, skill: 2,
-    character: 'Goes over the whole surface, which hides the outline of the print.', bedCoat: null, source },
-  { id: 'acrylic-varnish', name: 'Water-based acrylic varnish', base: 'clear', wetLook: 'milky', filmUm: { min: 100, max: 120 }, faces: ['surface'], wholeSurface: false,
-    waitHours: { min: 1, max: 2 }, clockFloorHours: 0, openMinutes: 4, passes: { min: 3, max: 4 }, tonerKept: 0.85, washable: false, skill: 2,
-    character: 'Just covering. The fastest on bare soft wood; best for trial runs.', bedCoat: null, source },
-  { id: 'polyurethane', name: 'Water-based polyurethane varnish', base: 'clear', wetLook: 'milky', filmUm: { min: 200, max: 200 }, faces: ['surface'], wholeSurface: false,
-    waitHours: { min: 24, max: 24 }, clockFloorHours: 0, openMinutes: 6, passes: { min: 2, max: 3 }, tonerKept: 0.9, washable: false, skill: 2,
-    character: 'Two coats: the first dries before the second receives the print. May warm the colours a little.', bedCoat: { filmUm: 100, dryHours: 3 }, source },
-  { id: 'wood-glue', name: 'White wood glue (PVA, wood grade)', base: 'clear', wetLook: 'white', filmUm: { min: 150, max: 150 }, faces: ['paper', 'surface'], wholeSurface: false,
-    waitHours: { min: 12, max: 24 }, clockFloorHours: 0, openMinutes: 5, passes: { min: 2, max: 3 }, tonerKept: 0.85, washable: false, skill: 1,
-    character: 'Works, and is cheap.', bedCoat: null, source },
-  { id: 'school-glue', name: 'Washable school glue', base: 'clear', wetLook: 'white', filmUm: { min: 150, max: 150 }, faces: ['paper', 'surface'], wholeSurface: false,
-    waitHours: { min: 12, max: 24 }, clockFloorHours: 0, openMinutes: 5, passes: { min: 2, max: 3 }, tonerKept: 0, washable: false, skill: 1,
-    character: 'Water dissolves it again.', bedCoat: null, source },
-  { id: 'gesso', name: 'Acrylic gesso or acrylic paint', base: 'white', wetLook: 'white', filmUm: { min: 120, max: 120 }, faces: ['surface'], wholeSurface: false,
-    waitHours: { min: 4, max: 12 }, clockFloorHours: 0, openMinutes: 4, passes: { min: 0, max: 0 }, tonerKept: 0.8, washable: false, skill: 3,
-    character: 'A bed for prints on film, and a base coat.', bedCoat: null, source },
-  { id: 'none', name: 'No binder', base: 'clear', wetLook: '', filmUm: { min: 0, max: 0 }, faces: [], wholeSurface: false,
-    waitHours: { min: 0, max: 0 }, clockFloorHours: 0, openMinutes: 0, passes: { min: 0, max: 0 }, tonerKept: 0.9, washable: false, skill: 1,
-    character: 'Nothing wet: tape, heat or pencil carries the picture.', bedCoat: null, source },
+  {
+    ...USUAL,
+    id: 'fluid-gel',
+    base: 'clear',
+    filmUm: { min: 200, max: 250 },
+    faces: ['paper', 'surface'],
+    wholeSurface: false,
+    waitHours: { min: 8, max: 24 },
+    clockFloorHours: 0,
+    openMinutes: 7,
+    passes: { min: 2, max: 3 },
+    tonerKept: 0.95,
+    washable: false,
+    skill: 1,
+    bedCoat: null,
+    slides: true,
+    penetrates: true,
+    source,
+  },
+  {
+    ...USUAL,
+    id: 'heavy-gel',
+    base: 'clear',
+    filmUm: { min: 250, max: 300 },
+    faces: ['surface'],
+    wholeSurface: false,
+    waitHours: { min: 12, max: 24 },
+    clockFloorHours: 0,
+    openMinutes: 9,
+    passes: { min: 2, max: 3 },
+    tonerKept: 0.93,
+    washable: false,
+    skill: 2,
+    bedCoat: null,
+    slides: true,
+    fillsTexture: true,
+    source,
+  },
+  {
+    ...USUAL,
+    id: 'glue-sealer',
+    base: 'clear',
+    filmUm: { min: 120, max: 150 },
+    faces: ['paper', 'surface'],
+    wholeSurface: false,
+    waitHours: { min: 12, max: 24 },
+    clockFloorHours: 0,
+    openMinutes: 5,
+    passes: { min: 2, max: 3 },
+    tonerKept: 0.8,
+    washable: false,
+    skill: 1,
+    bedCoat: null,
+    wear: 'soft',
+    source,
+  },
+  {
+    ...USUAL,
+    id: 'opaque-medium',
+    base: 'white',
+    filmUm: { min: 350, max: 400 },
+    faces: ['paper'],
+    wholeSurface: false,
+    waitHours: { min: 24, max: 24 },
+    clockFloorHours: 24,
+    openMinutes: 9,
+    passes: { min: 2, max: 3 },
+    tonerKept: 0.95,
+    washable: true,
+    skill: 2,
+    bedCoat: null,
+    slides: true,
+    source,
+  },
+  {
+    ...USUAL,
+    id: 'clear-medium',
+    base: 'clear',
+    filmUm: { min: 200, max: 200 },
+    faces: ['paper'],
+    wholeSurface: false,
+    waitHours: { min: 24, max: 24 },
+    clockFloorHours: 24,
+    openMinutes: 6,
+    passes: { min: 5, max: 5 },
+    tonerKept: 0.92,
+    washable: false,
+    skill: 2,
+    bedCoat: null,
+    holdsOnThreads: false,
+    source,
+  },
+  {
+    ...USUAL,
+    id: 'furniture-gel',
+    base: 'clear',
+    filmUm: { min: 200, max: 250 },
+    faces: ['surface'],
+    wholeSurface: true,
+    waitHours: { min: 12, max: 12 },
+    clockFloorHours: 0,
+    openMinutes: 7,
+    passes: { min: 2, max: 3 },
+    tonerKept: 0.92,
+    washable: false,
+    skill: 2,
+    bedCoat: null,
+    slides: true,
+    madeForPaint: true,
+    source,
+  },
+  {
+    ...USUAL,
+    id: 'acrylic-varnish',
+    base: 'clear',
+    filmUm: { min: 100, max: 120 },
+    faces: ['surface'],
+    wholeSurface: false,
+    waitHours: { min: 1, max: 2 },
+    clockFloorHours: 0,
+    openMinutes: 4,
+    passes: { min: 3, max: 4 },
+    tonerKept: 0.85,
+    washable: false,
+    skill: 2,
+    bedCoat: null,
+    bestOnBareWood: true,
+    source,
+  },
+  {
+    ...USUAL,
+    id: 'polyurethane',
+    base: 'clear',
+    filmUm: { min: 200, max: 200 },
+    faces: ['surface'],
+    wholeSurface: false,
+    waitHours: { min: 24, max: 24 },
+    clockFloorHours: 0,
+    openMinutes: 6,
+    passes: { min: 2, max: 3 },
+    tonerKept: 0.9,
+    washable: false,
+    skill: 2,
+    bedCoat: { filmUm: 100, dryHours: 3 },
+    wear: 'hard',
+    source,
+  },
+  {
+    ...USUAL,
+    id: 'wood-glue',
+    base: 'clear',
+    filmUm: { min: 150, max: 150 },
+    faces: ['paper', 'surface'],
+    wholeSurface: false,
+    waitHours: { min: 12, max: 24 },
+    clockFloorHours: 0,
+    openMinutes: 5,
+    passes: { min: 2, max: 3 },
+    tonerKept: 0.85,
+    washable: false,
+    skill: 1,
+    bedCoat: null,
+    source,
+  },
+  {
+    ...USUAL,
+    id: 'school-glue',
+    base: 'clear',
+    filmUm: { min: 150, max: 150 },
+    faces: ['paper', 'surface'],
+    wholeSurface: false,
+    waitHours: { min: 12, max: 24 },
+    clockFloorHours: 0,
+    openMinutes: 5,
+    passes: { min: 2, max: 3 },
+    tonerKept: 0,
+    washable: false,
+    skill: 1,
+    bedCoat: null,
+    washesOut: true,
+    source,
+  },
+  {
+    ...USUAL,
+    id: 'gesso',
+    base: 'white',
+    filmUm: { min: 120, max: 120 },
+    faces: ['surface'],
+    wholeSurface: false,
+    waitHours: { min: 4, max: 12 },
+    clockFloorHours: 0,
+    openMinutes: 4,
+    passes: { min: 0, max: 0 },
+    tonerKept: 0.8,
+    washable: false,
+    skill: 3,
+    bedCoat: null,
+    slides: true,
+    source,
+  },
+  {
+    ...USUAL,
+    id: 'none',
+    base: 'clear',
+    filmUm: { min: 0, max: 0 },
+    faces: [],
+    wholeSurface: false,
+    waitHours: { min: 0, max: 0 },
+    clockFloorHours: 0,
+    openMinutes: 0,
+    passes: { min: 0, max: 0 },
+    tonerKept: 0.9,
+    washable: false,
+    skill: 1,
+    bedCoat: null,
+    wet: false,
+    source,
+  },
 ];
 
 export const binderById = (id: BinderId): BinderRecord => {

@@ -1,8 +1,30 @@
-export { BASE_COATS, FINISHES, SURFACES, surfaceById, type BaseCoatId, type FinishId, type SurfaceClass, type SurfaceId, type SurfaceRecord } from './surfaces';
+export { SURFACES, surfaceById, type SurfaceClass, type SurfaceId, type SurfaceRecord } from './surfaces';
+export { FINISHES, finishById, type FinishId } from './finishes';
+export { BASE_COATS, baseCoatById, type BaseCoatId } from './base-coats';
+export type { OvenHarm } from './oven-harm';
 export { BINDERS, binderById, nominalFilmUm, type BinderId, type BinderRecord, type CoatedFace } from './binders';
 export { PRINTS, printById, type PrintId, type PrintRecord } from './prints';
-export { SCHOOLS, binderFor, schoolById, type LabelValues, type Removal, type SchoolId, type SchoolRecord } from './schools';
-export { DISAGREEMENTS, type Disagreement } from './disagreements';
-export { SEALERS, SHEENS, USES, sealerById, type SealerId, type SealerRecord, type SheenId, type UseId } from './sealers';
-export { CAUTIONS, type CautionId, type CautionRecord } from './cautions';
-export { TOOLS, type ToolStation } from './tools';
+export {
+  SCHOOLS,
+  binderFor,
+  schoolById,
+  type HandStep,
+  type LabelValues,
+  type Removal,
+  type SchoolId,
+  type SchoolRecord,
+  type SignOfTime,
+} from './schools';
+export { DISAGREEMENTS, type Disagreement, type DisagreementId } from './disagreements';
+export {
+  SEALERS,
+  SHEENS,
+  USES,
+  sealerById,
+  type SealerId,
+  type SealerRecord,
+  type SheenId,
+  type UseId,
+} from './sealers';
+export { CAUTION_LEVELS, type CautionId } from './cautions';
+export type { ToolId } from './tools';

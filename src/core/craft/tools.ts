@@ -1,11 +1,37 @@
-/** Tools by the station that needs them, generic names. Source: bench practice. */
-export type ToolStation = 'surface' | 'sheet' | 'lay' | 'rub' | 'mend' | 'seal';
-
-export const TOOLS: Readonly<Record<ToolStation, readonly string[]>> = {
-  surface: ['sandpaper 120 and 220', 'dust cloth', 'foam or soft brush'],
-  sheet: ['metal ruler', 'scissors or craft knife', 'cutting mat', 'pencil'],
-  lay: ['foam or soft brush', 'flexible card or roller', 'baking parchment', 'plastic sheet', 'kitchen towel'],
-  rub: ['sponge, soft side', 'terry cloth', 'bowl of lukewarm water', 'fan or hair dryer'],
-  mend: ['fine brush', 'acrylic colours', 'sandpaper 320–400'],
-  seal: ['soft flat brush', 'dust cloth'],
-};
+/** What lies at hand for a step. Generic names; the words are in the catalogue. Source: bench practice. */
+export type ToolId =
+  | 'sandpaper-120-and-220'
+  | 'dust-cloth'
+  | 'foam-or-soft-brush'
+  | 'metal-ruler'
+  | 'scissors-or-craft-knife'
+  | 'cutting-mat'
+  | 'pencil'
+  | 'flexible-card-or-roller'
+  | 'baking-parchment'
+  | 'plastic-sheet'
+  | 'kitchen-towel'
+  | 'sponge-soft-side'
+  | 'terry-cloth'
+  | 'bowl-of-lukewarm-water'
+  | 'fan-or-hair-dryer'
+  | 'fine-brush'
+  | 'acrylic-colours'
+  | 'sandpaper-320-400'
+  | 'soft-flat-brush'
+  | 'lead-test-kit'
+  | 'dust-mask'
+  | 'thinned-wood-glue-or-the-binder'
+  | 'small-brush'
+  | 'rubbing-alcohol-or-dish-soap'
+  | 'lint-free-cloth'
+  | 'wire-brush'
+  | 'stiff-brush'
+  | 'water'
+  | 'washing-machine'
+  | 'iron'
+  | 'tape'
+  | 'dust-cloth-or-soft-brush'
+  | 'foam-brush'
+  | 'the-paint'
+  | 'sandpaper-320';

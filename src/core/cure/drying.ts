@@ -1,11 +1,11 @@
 /**
- * How much longer or shorter than the label a water-borne coat dries:
- * (film ÷ nominal film)^1.5 × (reference VPD ÷ VPD) × surface factor × air factor × cover factor, within 0.4–4.
- * The exponent lies between evaporation-limited (1) and diffusion-limited (2) drying. Source: film-drying theory, simplified;
- * surface and air factors from bench practice, cover factors judged from it. Where the air changes, a coat gathers drying at the rate of each
- * moment: it is dry when the integral of 1 ÷ factor reaches the label's hours.
+ * How much longer or shorter than the label a water-borne coat dries: (film ÷ nominal film)^1.5 × (reference VPD ÷ VPD)
+ * × surface factor × air factor × cover factor, within 0.4–4. The exponent lies between evaporation-limited (1) and
+ * diffusion-limited (2) drying. Source: film-drying theory, simplified; surface and air factors from bench practice,
+ * cover factors judged from it. Where the air changes, a coat gathers drying at the rate of each moment: it is dry when
+ * the integral of 1 ÷ factor reaches the label's hours.
  */
-import { clamp } from '@/core/shared';
+import { clamp, MS_PER_DAY, MS_PER_HOUR } from '@/core/shared';
 import type { AirCourse } from './course';
 import { REFERENCE_VPD_KPA, vapourPressureDeficitKpa, type Cover, type Room } from './vapour';
 
@@ -28,8 +28,6 @@ const LEAST_FACTOR = 0.4;
 const GREATEST_FACTOR = 4;
 const SLOWEST_RATE = 1 / GREATEST_FACTOR;
 const FASTEST_RATE = 1 / LEAST_FACTOR;
-const MS_PER_HOUR = 3_600_000;
-const MS_PER_DAY = 24 * MS_PER_HOUR;
 
 /** @param filmShare wet film ÷ nominal film; @param surfaceFactor 1 for painted wood */
 export function dryingFactor(filmShare: number, room: Room, surfaceFactor: number): DryingFactor {
@@ -43,11 +41,20 @@ export function dryingFactor(filmShare: number, room: Room, surfaceFactor: numbe
   return { film, room: roomFactor, surface: surfaceFactor, air, cover, total, limited: total !== product };
 }
 
-/** A coat's drying through time: how many of the label's hours it has gathered, and when it will have gathered so many. Hours from its start. */
-export interface Drying { gathered: (hours: number) => number; hoursFor: (labelHours: number) => number }
+/**
+ * A coat's drying through time: how many of the label's hours it has gathered, and when it will have gathered so many.
+ * Hours from its start.
+ */
+export interface Drying {
+  gathered: (hours: number) => number;
+  hoursFor: (labelHours: number) => number;
+}
 
 /** Drying in a room that stays as it is. */
-export const steadyDrying = ({ total }: DryingFactor): Drying => ({ gathered: (hours) => hours / total, hoursFor: (labelHours) => labelHours * total });
+export const steadyDrying = ({ total }: DryingFactor): Drying => ({
+  gathered: (hours) => hours / total,
+  hoursFor: (labelHours) => labelHours * total,
+});
 
 /**
  * Drying in a room that changes.
@@ -59,57 +66,69 @@ export function changingDrying(course: AirCourse, still: number, startAt: number
   const { fromAt, stepMs } = course;
   const { at, timeOf } = gatheredLine(gatheredOver(course, still), stepMs, Math.round(MS_PER_DAY / stepMs));
   const begun = at(startAt - fromAt);
-  return { gathered: (hours) => at(startAt + hours * MS_PER_HOUR - fromAt) - begun, hoursFor: (labelHours) => (fromAt + timeOf(begun + labelHours) - startAt) / MS_PER_HOUR };
+  return {
+    gathered: (hours) => at(startAt + hours * MS_PER_HOUR - fromAt) - begun,
+    hoursFor: (labelHours) => (fromAt + timeOf(begun + labelHours) - startAt) / MS_PER_HOUR,
+  };
 }
 
 /** What is gathered by a time from the table's start, and the time by which so much is gathered. */
-export interface GatheredLine { at: (time: number) => number; timeOf: (total: number) => number }
+export interface GatheredLine {
+  at: (time: number) => number;
+  timeOf: (total: number) => number;
+}
 
 /**
- * A table of sums read as a line: straight between its entries, before the first as in its first step, past the last as on its last day on average.
+ * A table of sums read as a line: straight between its entries, before the first as in its first step, past the last as
+ * on its last day on average.
  *
  * @param step between two entries, in the unit that times are given in; @param stepsPerDay how many entries make a day
  */
 export function gatheredLine(table: Float64Array, step: number, stepsPerDay: number): GatheredLine {
   const last = table.length - 1;
   const day = Math.max(1, Math.min(last, stepsPerDay));
-  const lateRate = (table[last] - table[last - day]) / (day * step);
-  const earlyRate = table[1] / step;
+  const lateRate = (table[last]! - table[last - day]!) / (day * step);
+  const earlyRate = table[1]! / step;
   return {
     at(time) {
       const at = time / step;
       if (at <= 0) return time * earlyRate;
-      if (at >= last) return table[last] + (time - last * step) * lateRate;
+      if (at >= last) return table[last]! + (time - last * step) * lateRate;
       const whole = Math.floor(at);
-      return table[whole] + (at - whole) * (table[whole + 1] - table[whole]);
+      return table[whole]! + (at - whole) * (table[whole + 1]! - table[whole]!);
     },
     timeOf(total) {
       if (total <= 0) return total / earlyRate;
-      if (total >= table[last]) return last * step + (total - table[last]) / lateRate;
+      if (total >= table[last]!) return last * step + (total - table[last]!) / lateRate;
       let [low, high] = [0, last];
       while (high - low > 1) {
         const middle = (low + high) >> 1;
-        if (table[middle] <= total) low = middle;
+        if (table[middle]! <= total) low = middle;
         else high = middle;
       }
-      return (low + (total - table[low]) / (table[low + 1] - table[low])) * step;
+      return (low + (total - table[low]!) / (table[low + 1]! - table[low]!)) * step;
     },
   };
 }
 
 /**
- * Label hours gathered by the start of each step of a course, with one entry more for its end. The sum of the rate 1 ÷ factor.
+ * Label hours gathered by the start of each step of a course, with one entry more for its end. The sum of the rate 1 ÷
+ * factor.
  *
  * @param into filled and returned; made where it is not given: many long courses are faster in one
  */
-export function gatheredOver({ vpdKpa, stepMs }: Pick<AirCourse, 'vpdKpa' | 'stepMs'>, still: number, into?: Float64Array): Float64Array {
+export function gatheredOver(
+  { vpdKpa, stepMs }: Pick<AirCourse, 'vpdKpa' | 'stepMs'>,
+  still: number,
+  into?: Float64Array,
+): Float64Array {
   const gathered = into ?? new Float64Array(vpdKpa.length + 1);
   gathered[0] = 0;
   const stepHours = stepMs / MS_PER_HOUR;
   const rateOfDeficit = 1 / (REFERENCE_VPD_KPA * still);
   let total = 0;
   for (let step = 0; step < vpdKpa.length; step++) {
-    const rate = vpdKpa[step] * rateOfDeficit;
+    const rate = vpdKpa[step]! * rateOfDeficit;
     total += stepHours * (rate < SLOWEST_RATE ? SLOWEST_RATE : rate > FASTEST_RATE ? FASTEST_RATE : rate);
     gathered[step + 1] = total;
   }

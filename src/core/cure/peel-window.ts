@@ -1,11 +1,19 @@
-import type { BinderRecord, SchoolRecord } from '@/core/craft';
+import type { BinderRecord, SchoolRecord, SignOfTime } from '@/core/craft';
 import type { CureWait } from './wait';
 
 /** From when until when a tacky sheet is peeled, hours from laying, with the sign to go by. */
-export interface PeelWindow { fromHours: number; untilHours: number; sign: string }
+export interface PeelWindow {
+  fromHours: number;
+  untilHours: number;
+  sign: SignOfTime | null;
+}
 
 /** Null for a school that waits without a late limit. */
-export function peelWindow(school: SchoolRecord | null, binder: BinderRecord | null, wait: CureWait | null): PeelWindow | null {
+export function peelWindow(
+  school: SchoolRecord | null,
+  binder: BinderRecord | null,
+  wait: CureWait | null,
+): PeelWindow | null {
   if (!school?.window || !binder || !wait) return null;
-  return { fromHours: wait.earliestHours, untilHours: wait.safeHours, sign: school.sign ?? '' };
+  return { fromHours: wait.earliestHours, untilHours: wait.safeHours, sign: school.sign };
 }

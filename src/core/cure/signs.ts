@@ -1,15 +1,23 @@
 /**
- * What is seen and felt on a drying piece corrects the estimate: a piece that is not dry when the model has it dry is slower by so much, one that is dry
- * sooner is faster. Each sign sets a bound on how many of the label's hours this piece needs, as a share of the record's; the latest sign wins where two disagree.
- * Source: signs from bench practice; how far each moves the bound is judgement.
+ * What is seen and felt on a drying piece corrects the estimate: a piece that is not dry when the model has it dry is
+ * slower by so much, one that is dry sooner is faster. Each sign sets a bound on how many of the label's hours this
+ * piece needs, as a share of the record's; the latest sign wins where two disagree. Source: signs from bench practice;
+ * how far each moves the bound is judgement.
  */
 import { clamp } from '@/core/shared';
 
 export type SignId = 'translucent' | 'cool-edge' | 'corner-lifts' | 'even' | 'corner-holds';
-export interface SeenSign { id: SignId; at: number }
+export interface SeenSign {
+  id: SignId;
+  at: number;
+}
 
 /** Past what it has gathered, how much more such a piece still needs. */
-const STILL_NEEDS: Readonly<Partial<Record<SignId, number>>> = { translucent: 0.5, 'cool-edge': 0.12, 'corner-lifts': 0.25 };
+const STILL_NEEDS: Readonly<Partial<Record<SignId, number>>> = {
+  translucent: 0.5,
+  'cool-edge': 0.12,
+  'corner-lifts': 0.25,
+};
 const SLOWEST = 4;
 const FASTEST = 0.4;
 
@@ -18,7 +26,11 @@ const FASTEST = 0.4;
  *
  * @param gathered label hours gathered at an instant; @param earliestLabelHours the record's shortest wait
  */
-export function signShare(signs: readonly SeenSign[], earliestLabelHours: number, gathered: (at: number) => number): number {
+export function signShare(
+  signs: readonly SeenSign[],
+  earliestLabelHours: number,
+  gathered: (at: number) => number,
+): number {
   let share = 1;
   for (const sign of [...signs].sort((a, b) => a.at - b.at)) {
     const reached = gathered(sign.at) / earliestLabelHours;

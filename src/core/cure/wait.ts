@@ -1,10 +1,11 @@
 /**
- * When a laid print may be rubbed: earliest, likely and safe, in hours from laying.
- * Two schools of waiting: by the sign (evenly opaque, no cool patch, a corner that will not lift: earliest on) and by the clock
- * (the full label time, always; opaque and clear transfer media allow no other, with a floor of 24 h). Where the room's air is known through time the
- * hours follow it; signs seen on the piece correct them; an oven replaces them.
+ * When a laid print may be rubbed: earliest, likely and safe, in hours from laying. Two schools of waiting: by the sign
+ * (evenly opaque, no cool patch, a corner that will not lift: earliest on) and by the clock (the full label time,
+ * always; opaque and clear transfer media allow no other, with a floor of 24 h). Where the room's air is known through
+ * time the hours follow it; signs seen on the piece correct them; an oven replaces them.
  */
 import { nominalFilmUm, type BinderRecord, type SurfaceRecord } from '@/core/craft';
+import { MS_PER_HOUR } from '@/core/shared';
 import { changingDrying, dryingFactor, steadyDrying, type Drying, type DryingFactor } from './drying';
 import type { AirCourse } from './course';
 import { ovenHours, type OvenCycle } from './oven';
@@ -12,7 +13,7 @@ import { signShare, type SeenSign } from './signs';
 import type { Room } from './vapour';
 
 export type WaitRule = 'sign' | 'clock' | 'clock-floor' | 'label' | 'oven';
-export type WaitWarning = 'too-cold' | 'damp' | 'cold-hours';
+type WaitWarning = 'too-cold' | 'damp' | 'cold-hours';
 
 export interface CureWait {
   earliestHours: number;
@@ -47,43 +48,88 @@ export interface CureInput {
 
 export const COLDEST_FILM_C = 10;
 export const DAMPEST_PERCENT = 85;
-const MS_PER_HOUR = 3_600_000;
 
-export function cureWait({ binder, surface, filmUm, room, school, labelHours, through = null, signs = [], oven = null }: CureInput): CureWait {
+export function cureWait({
+  binder,
+  surface,
+  filmUm,
+  room,
+  school,
+  labelHours,
+  through = null,
+  signs = [],
+  oven = null,
+}: CureInput): CureWait {
   const nominal = nominalFilmUm(binder);
   const steady = dryingFactor(nominal > 0 ? (filmUm ?? nominal) / nominal : 1, room, surface.dryingFactor);
-  const drying = through ? changingDrying(through.course, steady.film * steady.surface * steady.air * steady.cover, through.startAt) : steadyDrying(steady);
+  const drying = through
+    ? changingDrying(through.course, steady.film * steady.surface * steady.air * steady.cover, through.startAt)
+    : steadyDrying(steady);
   const { min, max } = binder.waitHours;
   const floorHours = binder.clockFloorHours;
   const floored = (hours: number) => Math.max(hours, floorHours);
-  const share = through && signs.length > 0 && min > 0 ? signShare(signs, min, (at) => drying.gathered((at - through.startAt) / MS_PER_HOUR)) : 1;
+  const share =
+    through && signs.length > 0 && min > 0
+      ? signShare(signs, min, (at) => drying.gathered((at - through.startAt) / MS_PER_HOUR))
+      : 1;
   const hoursFor = (labelled: number) => (labelled === 0 ? 0 : drying.hoursFor(labelled * share));
   const middle = (min + max) / 2;
   const likely = hoursFor(middle);
   const factor = through && middle > 0 ? meanFactor(steady, likely / (middle * share)) : steady;
-  const shared = { factor, baseHours: binder.waitHours, floorHours, warnings: warningsOf(room, through, max > 0 ? hoursFor(min) : 0), signShare: share, drying, changing: through !== null && through.course.vpdKpa.some((kpa) => kpa !== through.course.vpdKpa[0]) };
+  const shared = {
+    factor,
+    baseHours: binder.waitHours,
+    floorHours,
+    warnings: warningsOf(room, through, max > 0 ? hoursFor(min) : 0),
+    signShare: share,
+    drying,
+    changing: through !== null && through.course.vpdKpa.some((kpa) => kpa !== through.course.vpdKpa[0]),
+  };
   if (labelHours !== null) {
     const hours = floored(labelHours);
-    return { ...shared, earliestHours: hours, likelyHours: hours, safeHours: hours, rule: hours > labelHours ? 'clock-floor' : 'label' };
+    return {
+      ...shared,
+      earliestHours: hours,
+      likelyHours: hours,
+      safeHours: hours,
+      rule: hours > labelHours ? 'clock-floor' : 'label',
+    };
   }
   if (oven) {
     const hours = ovenHours(oven);
     return { ...shared, earliestHours: hours, likelyHours: hours, safeHours: hours, rule: 'oven' };
   }
   const safeHours = floored(hoursFor(max));
-  if (floorHours > 0) return { ...shared, earliestHours: floored(hoursFor(min)), likelyHours: safeHours, safeHours, rule: 'clock-floor' };
-  if (school === 'clock') return { ...shared, earliestHours: safeHours, likelyHours: safeHours, safeHours, rule: 'clock' };
+  if (floorHours > 0)
+    return { ...shared, earliestHours: floored(hoursFor(min)), likelyHours: safeHours, safeHours, rule: 'clock-floor' };
+  if (school === 'clock')
+    return { ...shared, earliestHours: safeHours, likelyHours: safeHours, safeHours, rule: 'clock' };
   return { ...shared, earliestHours: hoursFor(min), likelyHours: likely, safeHours, rule: 'sign' };
 }
 
 /** The steady factor with the room's part such that the whole is what the changing air came to. */
-const meanFactor = (steady: DryingFactor, total: number): DryingFactor =>
-  ({ ...steady, room: total / (steady.film * steady.surface * steady.air * steady.cover), total, limited: false });
+const meanFactor = (steady: DryingFactor, total: number): DryingFactor => ({
+  ...steady,
+  room: total / (steady.film * steady.surface * steady.air * steady.cover),
+  total,
+  limited: false,
+});
 
-function warningsOf({ temperatureC, humidityPercent }: Room, through: CureInput['through'], wetHours: number): WaitWarning[] {
-  if (!through) return [...(temperatureC < COLDEST_FILM_C ? (['too-cold'] as const) : []), ...(humidityPercent > DAMPEST_PERCENT ? (['damp'] as const) : [])];
+function warningsOf(
+  { temperatureC, humidityPercent }: Room,
+  through: CureInput['through'],
+  wetHours: number,
+): WaitWarning[] {
+  if (!through)
+    return [
+      ...(temperatureC < COLDEST_FILM_C ? (['too-cold'] as const) : []),
+      ...(humidityPercent > DAMPEST_PERCENT ? (['damp'] as const) : []),
+    ];
   const { course, startAt } = through;
   const from = Math.max(0, Math.floor((startAt - course.fromAt) / course.stepMs));
-  const wet = course.temperatureC.subarray(from, from + Math.max(1, Math.ceil((wetHours * MS_PER_HOUR) / course.stepMs)));
-  return wet.some((celsius) => celsius < COLDEST_FILM_C) ? [wet[0] < COLDEST_FILM_C ? 'too-cold' : 'cold-hours'] : [];
+  const wet = course.temperatureC.subarray(
+    from,
+    from + Math.max(1, Math.ceil((wetHours * MS_PER_HOUR) / course.stepMs)),
+  );
+  return wet.some((celsius) => celsius < COLDEST_FILM_C) ? [wet[0]! < COLDEST_FILM_C ? 'too-cold' : 'cold-hours'] : [];
 }

@@ -1,4 +1,4 @@
-import { clamp } from '@/core/shared';
+import { clamp, MS_PER_HOUR } from '@/core/shared';
 import type { CureWait } from './wait';
 
 /** How wet a piece is: the one mark that stands for it everywhere. */
@@ -13,7 +13,6 @@ export interface CureClock {
   share: number;
 }
 
-const MS_PER_HOUR = 3_600_000;
 /** By this share of the earliest time the coat has set enough to be tacky. */
 const TACKY_SHARE = 0.35;
 
@@ -21,6 +20,17 @@ const TACKY_SHARE = 0.35;
 export function cureClock(wait: CureWait, laidAt: number, now: number): CureClock {
   const at = (hours: number) => laidAt + hours * MS_PER_HOUR;
   const [earliestAt, likelyAt, safeAt] = [at(wait.earliestHours), at(wait.likelyHours), at(wait.safeHours)];
-  const wetness = now >= safeAt ? 'cured' : now >= earliestAt ? 'dry' : now >= at(wait.earliestHours * TACKY_SHARE) ? 'tacky' : 'wet';
-  return { earliestAt, likelyAt, safeAt, wetness, share: safeAt > laidAt ? clamp((now - laidAt) / (safeAt - laidAt), 0, 1) : 1 };
+  return {
+    earliestAt,
+    likelyAt,
+    safeAt,
+    wetness: wetness(),
+    share: safeAt > laidAt ? clamp((now - laidAt) / (safeAt - laidAt), 0, 1) : 1,
+  };
+
+  function wetness(): CureClock['wetness'] {
+    if (now >= safeAt) return 'cured';
+    if (now >= earliestAt) return 'dry';
+    return now >= at(wait.earliestHours * TACKY_SHARE) ? 'tacky' : 'wet';
+  }
 }

@@ -6,8 +6,15 @@ export interface Prices {
   sealerBottle: { price: number | null; ml: number | null };
 }
 
-export interface CostLine { item: 'print' | 'blank' | 'binder' | 'sealer'; amount: number }
-export interface PieceCost { lines: readonly CostLine[]; total: number; unknown: readonly CostLine['item'][] }
+export interface CostLine {
+  item: 'print' | 'blank' | 'binder' | 'sealer';
+  amount: number;
+}
+export interface PieceCost {
+  lines: readonly CostLine[];
+  total: number;
+  unknown: readonly CostLine['item'][];
+}
 
 export function pieceCost(prices: Prices, used: { binderMl: number | null; sealerMl: number | null }): PieceCost {
   const ofBottle = ({ price, ml }: Prices['binderBottle'], usedMl: number | null): number | null => {
@@ -15,9 +22,17 @@ export function pieceCost(prices: Prices, used: { binderMl: number | null; seale
     return price === null || ml === null || ml <= 0 || usedMl === null ? null : (price * usedMl) / ml;
   };
   const all: [CostLine['item'], number | null][] = [
-    ['print', prices.print], ['blank', prices.blank],
-    ['binder', ofBottle(prices.binderBottle, used.binderMl)], ['sealer', ofBottle(prices.sealerBottle, used.sealerMl)],
+    ['print', prices.print],
+    ['blank', prices.blank],
+    ['binder', ofBottle(prices.binderBottle, used.binderMl)],
+    ['sealer', ofBottle(prices.sealerBottle, used.sealerMl)],
   ];
-  const lines = all.filter((line): line is [CostLine['item'], number] => line[1] !== null).map(([item, amount]) => ({ item, amount }));
-  return { lines, total: lines.reduce((total, line) => total + line.amount, 0), unknown: all.filter(([, amount]) => amount === null).map(([item]) => item) };
+  const lines = all
+    .filter((line): line is [CostLine['item'], number] => line[1] !== null)
+    .map(([item, amount]) => ({ item, amount }));
+  return {
+    lines,
+    total: lines.reduce((total, line) => total + line.amount, 0),
+    unknown: all.filter(([, amount]) => amount === null).map(([item]) => item),
+  };
 }

@@ -1,3 +1,2 @@
-export { compareWithPlan, type Actuals, type Comparison } from './outcome';
+export { compareWithPlan, type Comparison } from './outcome';
 export { pieceCost, type CostLine, type PieceCost, type Prices } from './cost';
-export { careLabel, type CareContext } from './care-label';

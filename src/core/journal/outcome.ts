@@ -1,9 +1,14 @@
 import type { CureWait } from '@/core/cure';
 import type { RubPlan } from '@/core/rub';
-import { sum } from '@/core/shared';
+import { sum, MS_PER_HOUR } from '@/core/shared';
 
 /** A figure of the plan beside what happened. */
-export interface Comparison { what: 'medium' | 'wait' | 'passes' | 'rubbing' | 'hands'; planned: number; actual: number; unit: 'ml' | 'h' | 'count' | 'min' }
+export interface Comparison {
+  what: 'medium' | 'wait' | 'passes' | 'rubbing' | 'hands';
+  planned: number;
+  actual: number;
+  unit: 'ml' | 'h' | 'count' | 'min';
+}
 
 export interface Actuals {
   mediumMl: number | null;
@@ -13,18 +18,37 @@ export interface Actuals {
   measured: readonly { minutes: number; planned: number }[];
 }
 
-const MS_PER_HOUR = 3_600_000;
-
 /** What happened against plan, as far as it was recorded. */
-export function compareWithPlan(plan: { mediumMl: number | null; cure: CureWait | null; rub: RubPlan | null }, actual: Actuals): Comparison[] {
+export function compareWithPlan(
+  plan: { mediumMl: number | null; cure: CureWait | null; rub: RubPlan | null },
+  actual: Actuals,
+): Comparison[] {
   const rows: Comparison[] = [];
   const first = actual.passes[0];
-  if (plan.mediumMl !== null && actual.mediumMl !== null) rows.push({ what: 'medium', planned: plan.mediumMl, actual: actual.mediumMl, unit: 'ml' });
-  if (plan.cure && actual.laidAt !== null && first) rows.push({ what: 'wait', planned: plan.cure.likelyHours, actual: (first.at - actual.laidAt) / MS_PER_HOUR, unit: 'h' });
+  if (plan.mediumMl !== null && actual.mediumMl !== null)
+    rows.push({ what: 'medium', planned: plan.mediumMl, actual: actual.mediumMl, unit: 'ml' });
+  if (plan.cure && actual.laidAt !== null && first)
+    rows.push({
+      what: 'wait',
+      planned: plan.cure.likelyHours,
+      actual: (first.at - actual.laidAt) / MS_PER_HOUR,
+      unit: 'h',
+    });
   if (plan.rub && first) {
     rows.push({ what: 'passes', planned: plan.rub.passes.length, actual: actual.passes.length, unit: 'count' });
-    rows.push({ what: 'rubbing', planned: plan.rub.minutesTotal, actual: actual.passes.reduce((total, pass) => total + pass.minutes, 0), unit: 'min' });
+    rows.push({
+      what: 'rubbing',
+      planned: plan.rub.minutesTotal,
+      actual: actual.passes.reduce((total, pass) => total + pass.minutes, 0),
+      unit: 'min',
+    });
   }
-  if (actual.measured.length > 0) rows.push({ what: 'hands', planned: sum(actual.measured.map(({ planned }) => planned)), actual: sum(actual.measured.map(({ minutes }) => minutes)), unit: 'min' });
+  if (actual.measured.length > 0)
+    rows.push({
+      what: 'hands',
+      planned: sum(actual.measured.map(({ planned }) => planned)),
+      actual: sum(actual.measured.map(({ minutes }) => minutes)),
+      unit: 'min',
+    });
   return rows;
 }

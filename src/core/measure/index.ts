@@ -1,10 +1,13 @@
-export {
-  MM_PER_INCH, ML_PER_FLUID_OUNCE, celsiusToFahrenheit, fahrenheitToCelsius, fluidOuncesToMl, inchesToMm,
-  mlToFluidOunces, mm2ToCm2, mmToInches, mmToPoints, type UnitSystem,
-} from './units';
-export { formatSpans, parseSpans, type DaySpan, type SpansCode } from './day-spans';
-export { parseNumberText } from './number-text';
+export { MM_PER_INCH, inchesToMm, mmToPoints, type UnitSystem } from './units';
+export { MOST_SPANS, formatSpans, parseSpans, type DaySpan, type SpansCode } from './day-spans';
 export { formatLength, formatSize, parseLengthMm, type LengthCode } from './length';
 export {
-  formatDuration, formatTemperature, formatVolume, parseFigure, parsePercent, parseTemperatureC, parseVolumeMl, type QuantityCode,
+  formatDuration,
+  formatTemperature,
+  formatVolume,
+  parseFigure,
+  parsePercent,
+  parseTemperatureC,
+  parseVolumeMl,
+  type QuantityCode,
 } from './quantities';

@@ -5,19 +5,44 @@ import { parseNumberText } from './number-text';
 export type LengthCode = 'length-empty' | 'length-unreadable' | 'length-range';
 
 const UNIT_MM: Readonly<Record<string, number>> = {
-  mm: 1, millimeter: 1, millimeters: 1, millimetre: 1, millimetres: 1,
-  cm: 10, centimeter: 10, centimeters: 10, centimetre: 10, centimetres: 10,
-  m: 1000, meter: 1000, meters: 1000, metre: 1000, metres: 1000,
-  in: 25.4, inch: 25.4, inches: 25.4, '"': 25.4,
-  ft: 304.8, foot: 304.8, feet: 304.8, "'": 304.8,
+  mm: 1,
+  millimeter: 1,
+  millimeters: 1,
+  millimetre: 1,
+  millimetres: 1,
+  cm: 10,
+  centimeter: 10,
+  centimeters: 10,
+  centimetre: 10,
+  centimetres: 10,
+  m: 1000,
+  meter: 1000,
+  meters: 1000,
+  metre: 1000,
+  metres: 1000,
+  in: 25.4,
+  inch: 25.4,
+  inches: 25.4,
+  '"': 25.4,
+  ft: 304.8,
+  foot: 304.8,
+  feet: 304.8,
+  "'": 304.8,
 };
 
 const normalise = (text: string): string =>
-  text.trim().toLowerCase().replace(/[“”″]|''/g, '"').replace(/[’‘′]/g, "'").replace(/\.$/, '').replace(/(in|ft|cm|mm)\.(?=\s|$)/g, '$1');
+  text
+    .trim()
+    .toLowerCase()
+    .replace(/[“”″]|''/g, '"')
+    .replace(/[’‘′]/g, "'")
+    .replace(/\.$/, '')
+    .replace(/(in|ft|cm|mm)\.(?=\s|$)/g, '$1');
 
 /**
  * Reads a length as people type it into mm: `11 3/4 in`, `11.75"`, `30cm`, `300 mm`, `1' 2"`, `1 ft 2 in`.
- * A bare number takes the unit of the system in use: inches, or centimetres (millimetres where the length is a small one).
+ * A bare number takes the unit of the system in use: inches, or centimetres (millimetres where the length is a small
+ * one).
  *
  * @param range smallest and largest length taken, mm
  * @returns `length-empty`, `length-unreadable`, or `length-range` (values: min, max in mm)
@@ -33,24 +58,26 @@ export function parseLengthMm(
   const mm = readMm(plain, system === 'inch' ? 'in' : bareMetric);
   if (mm === null) return fail('length-unreadable', `expected a length, got "${text}"`, { values: { text } });
   if (mm < range.minMm - 1e-9 || mm > range.maxMm + 1e-9) {
-    return fail('length-range', `expected ${range.minMm} to ${range.maxMm} mm, got ${mm} mm`, { values: { minMm: range.minMm, maxMm: range.maxMm } });
+    return fail('length-range', `expected ${range.minMm} to ${range.maxMm} mm, got ${mm} mm`, {
+      values: { minMm: range.minMm, maxMm: range.maxMm },
+    });
   }
   return ok(mm);
 }
 
 function readMm(plain: string, bareUnit: 'in' | 'cm' | 'mm'): number | null {
   const bare = parseNumberText(plain);
-  if (bare !== null) return bare * UNIT_MM[bareUnit];
+  if (bare !== null) return bare * UNIT_MM[bareUnit]!;
   const feetAndInches = /^(.+?)\s*('|ft|foot|feet)\s*(.+)$/.exec(plain);
   if (feetAndInches) {
-    const feet = parseNumberText(feetAndInches[1]);
-    const inches = parseNumberText(feetAndInches[3].replace(/\s*("|in|inch|inches)$/, ''));
+    const feet = parseNumberText(feetAndInches[1]!);
+    const inches = parseNumberText(feetAndInches[3]!.replace(/\s*("|in|inch|inches)$/, ''));
     return feet === null || inches === null ? null : inchesToMm(feet * 12 + inches);
   }
   const withUnit = /^(.+?)\s*([a-z]+|"|')$/.exec(plain);
-  if (!withUnit || !Object.hasOwn(UNIT_MM, withUnit[2])) return null;
-  const amount = parseNumberText(withUnit[1]);
-  return amount === null ? null : amount * UNIT_MM[withUnit[2]];
+  if (!withUnit || !Object.hasOwn(UNIT_MM, withUnit[2]!)) return null;
+  const amount = parseNumberText(withUnit[1]!);
+  return amount === null ? null : amount * UNIT_MM[withUnit[2]!]!;
 }
 
 /** Sixteenths are what rulers and tape measures show. */

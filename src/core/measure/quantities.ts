@@ -4,40 +4,61 @@ import { parseNumberText } from './number-text';
 
 export type QuantityCode = 'quantity-empty' | 'quantity-unreadable' | 'quantity-range';
 
-interface QuantityRange { min: number; max: number }
+interface QuantityRange {
+  min: number;
+  max: number;
+}
 
 function bounded(value: number | null, text: string, range: QuantityRange): Result<number, QuantityCode> {
   if (text.trim() === '') return fail('quantity-empty', 'expected a figure, got nothing');
-  if (value === null || !Number.isFinite(value)) return fail('quantity-unreadable', `expected a figure, got "${text}"`, { values: { text } });
+  if (value === null || !Number.isFinite(value))
+    return fail('quantity-unreadable', `expected a figure, got "${text}"`, { values: { text } });
   if (value < range.min - 1e-9 || value > range.max + 1e-9) {
     return fail('quantity-range', `expected ${range.min} to ${range.max}, got ${value}`, { values: { ...range } });
   }
   return ok(value);
 }
 
-function readScaled(text: string, units: Readonly<Record<string, (amount: number) => number>>, fallback: string): number | null {
+function readScaled(
+  text: string,
+  units: Readonly<Record<string, (amount: number) => number>>,
+  fallback: string,
+): number | null {
   const match = /^(-?)(.+?)\s*([a-z°%. ]*)$/i.exec(text.trim());
   if (!match) return null;
-  const unit = match[3].toLowerCase().replace(/[.\s]/g, '') || fallback;
-  const amount = parseNumberText(match[2]);
+  const unit = match[3]!.toLowerCase().replace(/[.\s]/g, '') || fallback;
+  const amount = parseNumberText(match[2]!);
   if (amount === null || !Object.hasOwn(units, unit)) return null;
-  return units[unit](match[1] ? -amount : amount);
+  return units[unit]!(match[1] ? -amount : amount);
 }
 
 const VOLUME_UNITS = {
-  ml: (v: number) => v, cl: (v: number) => v * 10, l: (v: number) => v * 1000, litre: (v: number) => v * 1000, liter: (v: number) => v * 1000,
-  floz: fluidOuncesToMl, oz: fluidOuncesToMl,
+  ml: (v: number) => v,
+  cl: (v: number) => v * 10,
+  l: (v: number) => v * 1000,
+  litre: (v: number) => v * 1000,
+  liter: (v: number) => v * 1000,
+  floz: fluidOuncesToMl,
+  oz: fluidOuncesToMl,
 };
 
 /** Reads `30 ml`, `1 fl oz`, `1/2 l` into ml; a bare number takes the system's unit. Range in ml. */
-export const parseVolumeMl = (text: string, system: UnitSystem, range: QuantityRange = { min: 0, max: 100_000 }): Result<number, QuantityCode> =>
+export const parseVolumeMl = (
+  text: string,
+  system: UnitSystem,
+  range: QuantityRange = { min: 0, max: 100_000 },
+): Result<number, QuantityCode> =>
   bounded(readScaled(text, VOLUME_UNITS, system === 'inch' ? 'floz' : 'ml'), text, range);
 
 const same = (v: number) => v;
 const TEMPERATURE_UNITS = { c: same, '°c': same, '°': same, f: fahrenheitToCelsius, '°f': fahrenheitToCelsius };
 
 /** Reads `21`, `21 °C`, `72 °F` into °C; a bare number takes the system's unit. Range in °C. */
-export function parseTemperatureC(text: string, system: UnitSystem, range: QuantityRange = { min: -20, max: 60 }): Result<number, QuantityCode> {
+export function parseTemperatureC(
+  text: string,
+  system: UnitSystem,
+  range: QuantityRange = { min: -20, max: 60 },
+): Result<number, QuantityCode> {
   const bare = system === 'inch' ? '°f' : '°c';
   return bounded(readScaled(text.replace(/°\s*$/, ''), TEMPERATURE_UNITS, bare), text, range);
 }
@@ -47,7 +68,8 @@ export const parsePercent = (text: string, range: QuantityRange = { min: 0, max:
   bounded(readScaled(text, { '%': same, percent: same }, '%'), text, range);
 
 /** Reads a plain figure, such as a price or a count. */
-export const parseFigure = (text: string, range: QuantityRange): Result<number, QuantityCode> => bounded(parseNumberText(text), text, range);
+export const parseFigure = (text: string, range: QuantityRange): Result<number, QuantityCode> =>
+  bounded(parseNumberText(text), text, range);
 
 /** `34 ml` or `1.15 fl oz`; a tenth of a millilitre below 10 ml. */
 export function formatVolume(ml: number, system: UnitSystem): string {
@@ -58,7 +80,9 @@ export function formatVolume(ml: number, system: UnitSystem): string {
 export const formatTemperature = (celsius: number, system: UnitSystem): string =>
   system === 'inch' ? `${Math.round(celsiusToFahrenheit(celsius))} °F` : `${Math.round(celsius * 10) / 10} °C`;
 
-/** `45 min`, `9 h 40 min`, `3 days`. Rounded to what a person can use: 1 min under 2 h, 5 min under 12 h, else 15 min. */
+/**
+ * `45 min`, `9 h 40 min`, `3 days`. Rounded to what a person can use: 1 min under 2 h, 5 min under 12 h, else 15 min.
+ */
 export function formatDuration(hours: number): string {
   const minutes = hours * 60;
   const step = minutes < 120 ? 1 : minutes < 720 ? 5 : 15;

@@ -1,157 +1,226 @@
 /**
- * Which school and binder for this piece. Every pair of a school and a binder it works with gets an answer: works, works if something is
- * done first, or refused; the ones that work are ranked by points, each with its reason. Points are judgement put in figures
- * (source: bench practice): 50 to begin with, and no single wish outweighs how the binder suits the surface.
+ * Which school and binder for this piece. Every pair of a school and a binder it works with gets an answer: works,
+ * works if something is done first, or refused; the ones that work are ranked by points, each with its reason. Points
+ * are judgement put in figures (source: bench practice): 50 to begin with, and no single wish outweighs how the binder
+ * suits the surface.
  */
-import { SCHOOLS, binderFor, type BinderRecord, type SchoolRecord } from '@/core/craft';
+import { SCHOOLS, binderFor, type BinderRecord, type PrintId, type SchoolRecord } from '@/core/craft';
 import { coatVolumeMl } from '@/core/coat';
 import { cureWait } from '@/core/cure';
 import { rubPlan } from '@/core/rub';
 import { clamp } from '@/core/shared';
-import { DARK_GROUND_LIGHTNESS, conditionsFor } from './conditions';
-import type { MethodContext } from './context';
-import { refusalFor, type Refusal } from './refusals';
+import { DARK_GROUND_LIGHTNESS, STRONG_GRAIN_MM, conditionsFor, type ConditionCode } from './conditions';
+import type { LookWanted, MethodContext } from './context';
+import { isBare, refusalFor, type Refusal } from './refusals';
 
-export interface Reason { points: number; text: string }
+/** A point for or against, with the figures its sentence says. */
+export type Reason = { points: number } & ReasonFact;
+
+type ReasonFact =
+  | { code: 'condition'; condition: ConditionCode }
+  | { code: 'look-lands' | 'look-lands-not'; wanted: Exclude<LookWanted, 'any'>; lands: SchoolRecord['looks'][number] }
+  | { code: 'needs-toner' | 'needs-inkjet' }
+  | { code: 'needs-paper'; print: PrintId }
+  | { code: 'comes-off-whole' }
+  | { code: 'costs'; cost: number }
+  | { code: 'outlines-only' | 'no-photo-traced' }
+  | { code: 'white-stays' | 'white-shows-surface' | 'surface-shows' | 'surface-hidden' }
+  | { code: 'carries-on-dark' | 'dull-on-dark' }
+  | { code: 'penetrates' | 'fills-texture' | 'few-bubbles' | 'made-for-paint' | 'meant-for-paint' }
+  | { code: 'best-on-bare-wood' | 'bed-evens-ground' | 'lasts-on-fabric' }
+  | { code: 'keeps-toner' | 'loses-toner'; keptShare: number; lettering: boolean }
+  | { code: 'no-waiting' }
+  | { code: 'ready-after' | 'ready-in-time' | 'too-late'; hours: number }
+  | { code: 'nothing-to-rub' }
+  | { code: 'rubbing'; minutes: number; passes: number }
+  | { code: 'washable' | 'soft-under-wear' | 'hard-enough' }
+  | { code: 'forgiving' | 'lacks-practice' | 'asks-for-practice' };
 
 export interface Candidate {
   school: SchoolRecord;
   binder: BinderRecord;
   verdict: 'works' | 'works-if' | 'refused';
   refusal: Refusal | null;
-  conditions: readonly string[];
+  conditions: readonly ConditionCode[];
   reasons: readonly Reason[];
   /** 0–100; 0 for refused. */
   score: number;
   /** Figures to compare by; null for refused. */
-  figures: { waitHours: number; minutes: number; passes: number; kept: number; mediumMl: number; cost: number | null } | null;
+  figures: MethodFigures | null;
 }
 
-const START_POINTS = 50;
+interface MethodFigures {
+  waitHours: number;
+  minutes: number;
+  passes: number;
+  kept: number;
+  mediumMl: number;
+  cost: number | null;
+}
+
+/** What a candidate is judged by: the pair, and how the piece is rubbed and dried with it. */
+interface Judged {
+  school: SchoolRecord;
+  binder: BinderRecord;
+  context: MethodContext;
+  figures: MethodFigures;
+}
+
+type Reasoner = (judged: Judged) => Reason[];
+
+/** Where every candidate begins. */
+export const START_POINTS = 50;
 const CONDITION_POINTS = -12;
 
 export function rankMethods(context: MethodContext): Candidate[] {
-  return SCHOOLS.flatMap((school) => school.binders.map((id) => judge(school, binderFor(id, school, context.atHand.labels[id] ?? null), context)))
-    .sort((a, b) => b.score - a.score || a.binder.name.localeCompare(b.binder.name));
+  return SCHOOLS.flatMap((school) =>
+    school.binders.map((id) => judge(school, binderFor(id, school, context.atHand.labels[id] ?? null), context)),
+  ).sort((a, b) => b.score - a.score);
 }
 
+/** Every reason counts on its own: the score is their sum on top of the points to begin with. */
 function judge(school: SchoolRecord, binder: BinderRecord, context: MethodContext): Candidate {
   const refusal = refusalFor(school, binder, context);
-  if (refusal) return { school, binder, verdict: 'refused', refusal, conditions: [], reasons: [], score: 0, figures: null };
+  if (refusal)
+    return { school, binder, verdict: 'refused', refusal, conditions: [], reasons: [], score: 0, figures: null };
   const conditions = conditionsFor(school, binder, context);
   const figures = figuresOf(binder, context);
+  const judged: Judged = { school, binder, context, figures };
   const reasons = [
-    ...REASONERS.flatMap((reasoner) => reasoner(binder, context, school)),
-    ...conditions.map((text) => ({ points: CONDITION_POINTS, text })),
+    ...REASONERS.flatMap((reasoner) => reasoner(judged)),
+    ...conditions.map((condition): Reason => ({ points: CONDITION_POINTS, code: 'condition', condition })),
   ].sort((a, b) => Math.abs(b.points) - Math.abs(a.points));
   const score = clamp(Math.round(reasons.reduce((total, { points }) => total + points, START_POINTS)), 1, 100);
-  return { school, binder, verdict: conditions.length ? 'works-if' : 'works', refusal: null, conditions, reasons, score, figures };
+  const verdict = conditions.length > 0 ? 'works-if' : 'works';
+  return { school, binder, verdict, refusal: null, conditions, reasons, score, figures };
 }
 
-function figuresOf(binder: BinderRecord, { surface, room, school, print, areaMm2, atHand }: MethodContext): NonNullable<Candidate['figures']> {
+function figuresOf(
+  binder: BinderRecord,
+  { surface, room, school, print, areaMm2, atHand }: MethodContext,
+): MethodFigures {
   const rub = rubPlan({ binder, print, areaMm2, room, passes: null });
   const mediumMl = coatVolumeMl(binder, surface, areaMm2);
   const price = atHand.pricePerMl[binder.id];
+  const wait = cureWait({ binder, surface, filmUm: null, room, school, labelHours: null });
   return {
-    waitHours: cureWait({ binder, surface, filmUm: null, room, school, labelHours: null }).likelyHours + (binder.bedCoat?.dryHours ?? 0),
-    minutes: rub.minutesTotal, passes: rub.passes.length, kept: binder.tonerKept, mediumMl, cost: price === undefined ? null : price * mediumMl,
+    waitHours: wait.likelyHours + (binder.bedCoat?.dryHours ?? 0),
+    minutes: rub.minutesTotal,
+    passes: rub.passes.length,
+    kept: binder.tonerKept,
+    mediumMl,
+    cost: price === undefined ? null : price * mediumMl,
   };
 }
 
-const REASONERS: readonly Reasoner[] = [whites, surfaceFit, clarity, look, time, fingers, wear, skill, atHandReasons, costReasons, traced];
-
-type Reasoner = (binder: BinderRecord, context: MethodContext, school: SchoolRecord) => Reason[];
-
-const LOOK_WORDS = { crisp: 'Lands crisp, as you want it.', soft: 'Lands soft, as you want it.', distressed: 'Lands worn, as you want it.' } as const;
-
-function look(_: BinderRecord, { look: wanted }: MethodContext, school: SchoolRecord): Reason[] {
+function look({ school, context: { look: wanted } }: Judged): Reason[] {
   if (wanted === 'any') return [];
-  return school.looks.includes(wanted) ? [{ points: 9, text: LOOK_WORDS[wanted] }] : [{ points: -9, text: `Does not land ${wanted}: more ${school.looks[0]}.` }];
+  const lands = school.looks[0]!;
+  return school.looks.includes(wanted)
+    ? [{ points: 9, code: 'look-lands', wanted, lands }]
+    : [{ points: -9, code: 'look-lands-not', wanted, lands }];
 }
 
-function atHandReasons(_: BinderRecord, { print, atHand }: MethodContext, school: SchoolRecord): Reason[] {
-  const found: Reason[] = [];
+function atHandReasons({ school, context: { print, atHand } }: Judged): Reason[] {
+  const reasons: Reason[] = [];
   const usual = atHand.printer === 'inkjet' ? 'inkjet' : 'toner';
-  if (print.printer !== usual) found.push({ points: -5, text: print.printer === 'toner' ? 'Needs a toner print: a copy shop makes it.' : 'Needs an inkjet printer, which you did not name.' });
-  if (print.id !== 'laser-plain' && !atHand.papers.includes(print.id)) found.push({ points: -6, text: `Needs paper you do not have: ${print.name.charAt(0).toLowerCase()}${print.name.slice(1)}.` });
-  if (school.removal === 'peel' || school.removal === 'lift') found.push({ points: 4, text: 'No rubbing: the sheet comes off whole.' });
-  return found;
+  if (print.printer !== usual)
+    reasons.push({ points: -5, code: print.printer === 'toner' ? 'needs-toner' : 'needs-inkjet' });
+  if (!print.everywhere && !atHand.papers.includes(print.id))
+    reasons.push({ points: -6, code: 'needs-paper', print: print.id });
+  if (school.removal === 'peel' || school.removal === 'lift') reasons.push({ points: 4, code: 'comes-off-whole' });
+  return reasons;
 }
 
+/** Medium for up to this is cheap; each as much more costs a point. */
 const CHEAP = 1;
 
-function costReasons(binder: BinderRecord, { surface, areaMm2, atHand }: MethodContext): Reason[] {
-  const price = atHand.pricePerMl[binder.id];
-  if (price === undefined) return [];
-  const cost = price * coatVolumeMl(binder, surface, areaMm2);
-  return [{ points: Math.round(clamp(2 - cost / CHEAP, -6, 2)), text: `Medium for about ${cost.toFixed(2)} from your stash.` }];
+const costReasons = ({ figures: { cost } }: Judged): Reason[] =>
+  cost === null ? [] : [{ points: Math.round(clamp(2 - cost / CHEAP, -6, 2)), code: 'costs', cost }];
+
+function traced({ school, context: { lettering } }: Judged): Reason[] {
+  if (!school.traced) return [];
+  return [lettering ? { points: -16, code: 'outlines-only' } : { points: -30, code: 'no-photo-traced' }];
 }
 
-function traced(_: BinderRecord, { lettering }: MethodContext, school: SchoolRecord): Reason[] {
-  if (school.id !== 'G') return [];
-  return lettering ? [{ points: -16, text: 'Good for lettering and outlines; not for the rest of a picture.' }] : [{ points: -30, text: 'Only outlines can be traced: a photo can’t.' }];
+function whites({ binder: { base }, context: { whites: wanted, groundLightness } }: Judged): Reason[] {
+  const reasons: Reason[] = [];
+  const opaque = base === 'white';
+  if (wanted === 'stay-white')
+    reasons.push(opaque ? { points: 18, code: 'white-stays' } : { points: -14, code: 'white-shows-surface' });
+  if (wanted === 'surface-shows')
+    reasons.push(opaque ? { points: -18, code: 'surface-hidden' } : { points: 14, code: 'surface-shows' });
+  if (groundLightness < DARK_GROUND_LIGHTNESS)
+    reasons.push(opaque ? { points: 16, code: 'carries-on-dark' } : { points: -16, code: 'dull-on-dark' });
+  return reasons;
 }
 
-function whites({ base }: BinderRecord, { whites: wanted, groundLightness }: MethodContext): Reason[] {
-  const found: Reason[] = [];
-  if (wanted === 'stay-white') found.push(base === 'white' ? { points: 18, text: 'White stays white, as you want it.' } : { points: -14, text: 'White areas will show the surface; you want them white.' });
-  if (wanted === 'surface-shows') found.push(base === 'clear' ? { points: 14, text: 'The surface shows in the whites, as you want it.' } : { points: -18, text: 'Hides the surface under white.' });
-  if (groundLightness < DARK_GROUND_LIGHTNESS) found.push(base === 'white' ? { points: 16, text: 'Its white ground carries the picture on this dark surface.' } : { points: -16, text: 'On this dark ground a clear binder leaves the picture dull.' });
-  return found;
-}
-
-function surfaceFit(binder: BinderRecord, { surface, finish, hasBaseCoat }: MethodContext, school: SchoolRecord): Reason[] {
-  const found: Reason[] = [];
-  const bareWood = surface.class === 'wood' && finish === 'bare' && !hasBaseCoat;
-  if (binder.id === 'fluid-gel' && school.removal === 'rub') found.push({ points: 10, text: 'Penetrates well, into paper and surface alike.' });
-  if (binder.id === 'heavy-gel') {
-    found.push(surface.textureMm >= 0.3 ? { points: 9, text: 'Its body fills grain and weave.' } : { points: 3, text: 'Fewer bubbles and wrinkles, but harder to spread.' });
+function surfaceFit({ school, binder, context: { surface, finish, hasBaseCoat } }: Judged): Reason[] {
+  const reasons: Reason[] = [];
+  const bareWood = surface.class === 'wood' && isBare(finish, hasBaseCoat);
+  if (binder.penetrates && school.removal === 'rub') reasons.push({ points: 10, code: 'penetrates' });
+  if (binder.fillsTexture) {
+    const textured = surface.textureMm >= STRONG_GRAIN_MM;
+    reasons.push(textured ? { points: 9, code: 'fills-texture' } : { points: 3, code: 'few-bubbles' });
   }
-  if (binder.id === 'furniture-gel') found.push(surface.class === 'painted' || hasBaseCoat ? { points: 12, text: 'Made for painted faces; hides the print’s outline.' } : { points: -6, text: 'Meant for painted faces.' });
-  if (binder.id === 'acrylic-varnish' && bareWood) found.push({ points: 6, text: 'At its best on bare soft wood.' });
-  if (binder.id === 'polyurethane') found.push({ points: 2, text: 'The dried first coat evens out the ground.' });
-  if (binder.base === 'white' && surface.class === 'fabric') found.push({ points: 12, text: 'Bends and lasts on fabric.' });
-  return found;
+  if (binder.madeForPaint) {
+    const painted = surface.class === 'painted' || hasBaseCoat;
+    reasons.push(painted ? { points: 12, code: 'made-for-paint' } : { points: -6, code: 'meant-for-paint' });
+  }
+  if (binder.bestOnBareWood && bareWood) reasons.push({ points: 6, code: 'best-on-bare-wood' });
+  if (binder.bedCoat) reasons.push({ points: 2, code: 'bed-evens-ground' });
+  if (binder.base === 'white' && surface.class === 'fabric') reasons.push({ points: 12, code: 'lasts-on-fabric' });
+  return reasons;
 }
 
-function clarity({ tonerKept }: BinderRecord, { lettering }: MethodContext): Reason[] {
+function clarity({ binder: { tonerKept }, context: { lettering } }: Judged): Reason[] {
   const points = Math.round((tonerKept - 0.9) * (lettering ? 160 : 100));
-  const percent = Math.round(tonerKept * 100);
-  if (points >= 0) return [{ points, text: `Keeps about ${percent} % of the toner: dark and clear${lettering ? ', which lettering needs' : ''}.` }];
-  return [{ points, text: `Loses toner in rubbing (keeps about ${percent} %)${lettering ? ': thin strokes of lettering suffer' : ': a paler, more worn look'}.` }];
+  return [{ points, code: points >= 0 ? 'keeps-toner' : 'loses-toner', keptShare: tonerKept, lettering }];
 }
 
 const SEAL_AND_FINISH_HOURS = 12;
 const HOURS_PER_DAY = 24;
 
-function time(binder: BinderRecord, { surface, room, school, hoursLeft }: MethodContext): Reason[] {
-  const wait = cureWait({ binder, surface, filmUm: null, room, school, labelHours: null });
-  const bed = binder.bedCoat?.dryHours ?? 0;
-  const hours = wait.likelyHours + bed;
-  if (hours === 0) return [{ points: 4, text: 'No waiting: done at one sitting.' }];
-  const shown = hours < 3 ? `${Math.round(hours * 60)} min` : `${Math.round(hours)} h`;
-  if (hoursLeft === null) return [{ points: Math.round(4 - hours / 6), text: `Ready to rub after about ${shown} in this room.` }];
-  if (hours + SEAL_AND_FINISH_HOURS > hoursLeft) return [{ points: -20, text: `Needs about ${shown} before rubbing, and about 12 h more to finish: later than the due date.` }];
-  return [{ points: hoursLeft < 3 * HOURS_PER_DAY ? Math.round(10 - hours / 4) : Math.round(4 - hours / 6), text: `Ready to rub after about ${shown}: in time.` }];
+function time({ figures: { waitHours: hours }, context: { hoursLeft } }: Judged): Reason[] {
+  if (hours === 0) return [{ points: 4, code: 'no-waiting' }];
+  const unhurried = Math.round(4 - hours / 6);
+  if (hoursLeft === null) return [{ points: unhurried, code: 'ready-after', hours }];
+  if (hours + SEAL_AND_FINISH_HOURS > hoursLeft) return [{ points: -20, code: 'too-late', hours }];
+  const hurried = hoursLeft < 3 * HOURS_PER_DAY;
+  return [{ points: hurried ? Math.round(10 - hours / 4) : unhurried, code: 'ready-in-time', hours }];
 }
 
 const EASY_MINUTES = 20;
 
-function fingers(binder: BinderRecord, { print, areaMm2, room }: MethodContext): Reason[] {
-  const { minutesTotal, passes } = rubPlan({ binder, print, areaMm2, room, passes: null });
-  if (passes.length === 0) return [{ points: 3, text: 'Nothing to rub.' }];
-  return [{ points: Math.round(clamp((EASY_MINUTES - minutesTotal) / 6, -10, 3)), text: `About ${minutesTotal} min of rubbing in ${passes.length} ${passes.length === 1 ? 'pass' : 'passes'}.` }];
+function fingers({ figures: { minutes, passes } }: Judged): Reason[] {
+  if (passes === 0) return [{ points: 3, code: 'nothing-to-rub' }];
+  return [{ points: Math.round(clamp((EASY_MINUTES - minutes) / 6, -10, 3)), code: 'rubbing', minutes, passes }];
 }
 
-function wear({ washable, id }: BinderRecord, { use }: MethodContext): Reason[] {
-  if (use === 'cloth') return washable ? [{ points: 14, text: 'Washable on cloth.' }] : [];
-  if ((use === 'handled' || use === 'table-top') && id === 'glue-sealer') return [{ points: -10, text: 'Stays soft: poor under wear.' }];
-  if ((use === 'handled' || use === 'table-top') && id === 'polyurethane') return [{ points: 6, text: 'Hard enough for wear.' }];
-  return [];
+function wear({ binder, context: { use } }: Judged): Reason[] {
+  if (use === 'cloth') return binder.washable ? [{ points: 14, code: 'washable' }] : [];
+  if (use !== 'handled' && use !== 'table-top') return [];
+  if (binder.wear === 'soft') return [{ points: -10, code: 'soft-under-wear' }];
+  return binder.wear === 'hard' ? [{ points: 6, code: 'hard-enough' }] : [];
 }
 
-function skill({ skill: level }: BinderRecord, { atHand }: MethodContext): Reason[] {
-  if (level === 1) return [{ points: 4, text: 'Forgiving for a first piece.' }];
+function skill({ binder: { skill: level }, context: { atHand } }: Judged): Reason[] {
+  if (level === 1) return [{ points: 4, code: 'forgiving' }];
   const lacking = level - atHand.skill;
-  return lacking > 0 ? [{ points: -5 * lacking, text: 'Asks for more practice than you say you have.' }] : level === 3 ? [{ points: -2, text: 'Asks for practice.' }] : [];
+  if (lacking > 0) return [{ points: -5 * lacking, code: 'lacks-practice' }];
+  return level === 3 ? [{ points: -2, code: 'asks-for-practice' }] : [];
 }
+
+const REASONERS: readonly Reasoner[] = [
+  whites,
+  surfaceFit,
+  clarity,
+  look,
+  time,
+  fingers,
+  wear,
+  skill,
+  atHandReasons,
+  costReasons,
+  traced,
+];

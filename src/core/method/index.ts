@@ -1,3 +1,4 @@
-export { rankMethods, type Candidate, type Reason } from './candidates';
-export { NOTHING_SAID, type AtHand, type LookWanted, type MethodContext, type PrinterAtHand } from './context';
-export type { Refusal, RefusalCode } from './refusals';
+export { START_POINTS, rankMethods, type Candidate, type Reason } from './candidates';
+export { STRONG_GRAIN_MM, type ConditionCode } from './conditions';
+export type { LookWanted, MethodContext } from './context';
+export type { Refusal } from './refusals';

@@ -1,7 +1,18 @@
 /** A crop in shares (0–1) of the upright picture, so that it holds for the preview and the full pixels alike. */
-export interface Crop { x: number; y: number; width: number; height: number }
-export interface SizePx { widthPx: number; heightPx: number }
-export interface RectPx extends SizePx { xPx: number; yPx: number }
+export interface Crop {
+  x: number;
+  y: number;
+  width: number;
+  height: number;
+}
+export interface SizePx {
+  widthPx: number;
+  heightPx: number;
+}
+export interface RectPx extends SizePx {
+  xPx: number;
+  yPx: number;
+}
 
 export const FULL_CROP: Crop = { x: 0, y: 0, width: 1, height: 1 };
 
@@ -12,11 +23,12 @@ export type CropRatio = (typeof RATIOS)[number];
 export function ratioAspect(ratio: CropRatio, windowAspect: number | null): number | null {
   if (ratio === 'free') return null;
   if (ratio === 'blank') return windowAspect;
-  const [width, height] = ratio.split(':').map(Number);
-  return width / height;
+  const [width, height] = ratio.split(':');
+  return Number(width) / Number(height);
 }
 
-export const cropAspect = (crop: Crop, picture: SizePx): number => (crop.width * picture.widthPx) / (crop.height * picture.heightPx);
+export const cropAspect = (crop: Crop, picture: SizePx): number =>
+  (crop.width * picture.widthPx) / (crop.height * picture.heightPx);
 
 /** The largest crop of the aspect inside the given one, about the same centre. */
 export function cropToAspect(crop: Crop, picture: SizePx, aspect: number): Crop {

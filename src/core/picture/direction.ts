@@ -1,10 +1,14 @@
 /**
- * The direction of a picture's main lines: the structure tensor of the block lightness, summed over the picture; its axis of least change is the direction
- * in which lines run (Kass and Witkin 1987). Coherence 0 where all directions are alike, 1 where there is only one.
+ * The direction of a picture's main lines: the structure tensor of the block lightness, summed over the picture; its
+ * axis of least change is the direction in which lines run (Kass and Witkin 1987). Coherence 0 where all directions are
+ * alike, 1 where there is only one.
  */
 import type { Blocks } from './blocks';
 
-export interface Direction { /** Degrees clockwise from running across, −90…90. */ angleDeg: number; coherence: number }
+export interface Direction {
+  /** Degrees clockwise from running across, −90…90. */ angleDeg: number;
+  coherence: number;
+}
 
 /** Below this, lines run every way and no direction is proposed. */
 export const LEAST_COHERENCE = 0.12;

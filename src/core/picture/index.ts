@@ -1,15 +1,39 @@
-export { FULL_CROP, RATIOS, cropAspect, cropPixels, cropToAspect, ratioAspect, type Crop, type CropRatio, type RectPx, type SizePx } from './crop';
+export {
+  FULL_CROP,
+  RATIOS,
+  cropAspect,
+  cropPixels,
+  cropToAspect,
+  ratioAspect,
+  type Crop,
+  type CropRatio,
+  type SizePx,
+} from './crop';
 export { MOST_STRAIGHTEN_DEG, NOT_TURNED, frameMatrix, frameSize, keptFull, straightCrop, type Turning } from './frame';
 export { effectivePpi, largestAcceptableWidthMm, resolutionVerdict, type ResolutionVerdict } from './resolution';
-export { encodeLight, lightnessOf, linearLight, lightnessFromLuminance } from './colour';
-export { deltaE2000, labOf, type Lab } from './difference';
 export { toneShares, type ToneShares } from './tones';
-export { DARK_LIGHTNESS, FAINT_LIGHTNESS, PALE_LIGHTNESS, analyse, histogramBehind, isFaint, tonalShares, type Analysis, type PictureRows } from './analysis';
-export type { Blocks } from './blocks';
-export { LEAST_COHERENCE, mainDirection, type Direction } from './direction';
-export { ghostlyRegions, lightRegions, regionsOf, type Region } from './regions';
 export {
-  MAX_PICTURE_BYTES, MAX_PICTURE_PIXELS, acceptPicture, checkBytes, isWhole, type AcceptedPicture, type IntakeCode, type PictureHeader, type PictureType,
+  DARK_LIGHTNESS,
+  PALE_LIGHTNESS,
+  analyse,
+  histogramBehind,
+  isFaint,
+  tonalShares,
+  type Analysis,
+  type PictureRows,
+} from './analysis';
+export { LEAST_COHERENCE } from './direction';
+export { ghostlyRegions, lightRegions } from './regions';
+export {
+  MAX_PICTURE_BYTES,
+  MAX_PICTURE_PIXELS,
+  acceptPicture,
+  checkBytes,
+  isWhole,
+  type AcceptedPicture,
+  type IntakeCode,
+  type PictureHeader,
+  type PictureType,
 } from './intake';
 export { FONT_IDS, type FontId, type Layer, type LayerMode, type PictureLayer, type TextLayer } from './layers';
 export { motifOutline, type MotifCode, type MotifRing } from './motif';

@@ -1,6 +1,7 @@
 import { fail, ok, type Result } from '@/core/shared';
 
-export type IntakeCode = 'picture-empty' | 'picture-type' | 'picture-too-large' | 'picture-too-many-pixels' | 'picture-broken';
+export type IntakeCode =
+  'picture-empty' | 'picture-type' | 'picture-too-large' | 'picture-too-many-pixels' | 'picture-broken';
 
 export const MAX_PICTURE_BYTES = 64 * 1024 * 1024;
 export const MAX_PICTURE_PIXELS = 120_000_000;
@@ -8,8 +9,15 @@ export const MAX_PICTURE_PIXELS = 120_000_000;
 const TYPES = { jpg: 'image/jpeg', png: 'image/png', webp: 'image/webp' } as const;
 export type PictureType = (typeof TYPES)[keyof typeof TYPES];
 
-/** What a header reader found: its type by content, its stored size, and the EXIF orientation 1–8 where there is one. */
-export interface PictureHeader { type?: string; width: number; height: number; orientation?: number }
+/**
+ * What a header reader found: its type by content, its stored size, and the EXIF orientation 1–8 where there is one.
+ */
+export interface PictureHeader {
+  type?: string;
+  width: number;
+  height: number;
+  orientation?: number;
+}
 
 export interface AcceptedPicture {
   type: PictureType;
@@ -24,7 +32,10 @@ const FIRST_TURNED_ORIENTATION = 5;
 
 export function checkBytes(bytes: number): Result<number, IntakeCode> {
   if (bytes === 0) return fail('picture-empty', 'expected a picture, got 0 bytes');
-  if (bytes > MAX_PICTURE_BYTES) return fail('picture-too-large', `expected at most ${MAX_PICTURE_BYTES} bytes, got ${bytes}`, { values: { bytes } });
+  if (bytes > MAX_PICTURE_BYTES)
+    return fail('picture-too-large', `expected at most ${MAX_PICTURE_BYTES} bytes, got ${bytes}`, {
+      values: { bytes },
+    });
   return ok(bytes);
 }
 
@@ -33,15 +44,25 @@ export function acceptPicture(bytes: number, header: PictureHeader | null): Resu
   const size = checkBytes(bytes);
   if (!size.ok) return size;
   const type = header?.type && Object.hasOwn(TYPES, header.type) ? TYPES[header.type as keyof typeof TYPES] : null;
-  if (!header || !type) return fail('picture-type', `expected JPEG, PNG or WebP, got ${header?.type ?? 'unknown content'}`, { values: { type: header?.type ?? '' } });
+  if (!header || !type)
+    return fail('picture-type', `expected JPEG, PNG or WebP, got ${header?.type ?? 'unknown content'}`, {
+      values: { type: header?.type ?? '' },
+    });
   const pixels = header.width * header.height;
   if (!(pixels > 0)) return fail('picture-broken', `expected a size, got ${header.width} × ${header.height}`);
   if (pixels > MAX_PICTURE_PIXELS) {
-    return fail('picture-too-many-pixels', `expected at most ${MAX_PICTURE_PIXELS} pixels, got ${pixels}`, { values: { megapixels: Math.round(pixels / 1e6) } });
+    return fail('picture-too-many-pixels', `expected at most ${MAX_PICTURE_PIXELS} pixels, got ${pixels}`, {
+      values: { megapixels: Math.round(pixels / 1e6) },
+    });
   }
   const orientation = type === 'image/jpeg' ? (header.orientation ?? 1) : 1;
   const turned = orientation >= FIRST_TURNED_ORIENTATION;
-  return ok({ type, orientation, widthPx: turned ? header.height : header.width, heightPx: turned ? header.width : header.height });
+  return ok({
+    type,
+    orientation,
+    widthPx: turned ? header.height : header.width,
+    heightPx: turned ? header.width : header.height,
+  });
 }
 
 const ends = (bytes: Uint8Array, mark: readonly number[], within: number): boolean => {

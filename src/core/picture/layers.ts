@@ -5,7 +5,15 @@ import type { Crop } from './crop';
 /** Moved with the print, or traced from an unmirrored print and painted. */
 export type LayerMode = 'transfer' | 'trace';
 
-export const FONT_IDS = ['oswald', 'playfair-display', 'im-fell-english', 'dancing-script', 'special-elite', 'alfa-slab-one', 'stardos-stencil'] as const;
+export const FONT_IDS = [
+  'oswald',
+  'playfair-display',
+  'im-fell-english',
+  'dancing-script',
+  'special-elite',
+  'alfa-slab-one',
+  'stardos-stencil',
+] as const;
 export type FontId = (typeof FONT_IDS)[number];
 
 export interface TextLayer {
@@ -27,6 +35,13 @@ export interface TextLayer {
   box: RectMm;
 }
 
-export interface PictureLayer { id: string; kind: 'picture'; mode: LayerMode; pictureId: string; crop: Crop; box: RectMm }
+export interface PictureLayer {
+  id: string;
+  kind: 'picture';
+  mode: LayerMode;
+  pictureId: string;
+  crop: Crop;
+  box: RectMm;
+}
 
 export type Layer = TextLayer | PictureLayer;

@@ -3,20 +3,48 @@ import { join } from 'node:path';
 import { parse } from 'opentype.js';
 import { FONT_IDS, letteringOutline, type FontId, type TextLayer } from './index';
 
-const WEIGHTS: Readonly<Record<FontId, number>> = { oswald: 500, 'playfair-display': 600, 'im-fell-english': 400, 'dancing-script': 600, 'special-elite': 400, 'alfa-slab-one': 400, 'stardos-stencil': 700 };
+const WEIGHTS: Readonly<Record<FontId, number>> = {
+  oswald: 500,
+  'playfair-display': 600,
+  'im-fell-english': 400,
+  'dancing-script': 600,
+  'special-elite': 400,
+  'alfa-slab-one': 400,
+  'stardos-stencil': 700,
+};
 const font = (id: FontId) => {
-  const bytes = readFileSync(join(process.cwd(), 'node_modules', '@fontsource', id, 'files', `${id}-latin-${WEIGHTS[id]}-normal.woff`));
+  const bytes = readFileSync(
+    join(process.cwd(), 'node_modules', '@fontsource', id, 'files', `${id}-latin-${WEIGHTS[id]}-normal.woff`),
+  );
   return parse(bytes.buffer.slice(bytes.byteOffset, bytes.byteOffset + bytes.byteLength));
 };
-const layer = (patch: Partial<TextLayer> = {}): Omit<TextLayer, 'box'> => ({ id: 'a', kind: 'text', mode: 'transfer', text: 'HEH', font: 'oswald', sizeMm: 20, colour: '#000000', xMm: 100, yMm: 80, turnDeg: 0, arcRadiusMm: null, ...patch });
+const layer = (patch: Partial<TextLayer> = {}): Omit<TextLayer, 'box'> => ({
+  id: 'a',
+  kind: 'text',
+  mode: 'transfer',
+  text: 'HEH',
+  font: 'oswald',
+  sizeMm: 20,
+  colour: '#000000',
+  xMm: 100,
+  yMm: 80,
+  turnDeg: 0,
+  arcRadiusMm: null,
+  ...patch,
+});
 const OSWALD = font('oswald');
-const middle = ({ xMm, widthMm, yMm, heightMm }: { xMm: number; widthMm: number; yMm: number; heightMm: number }) => [xMm + widthMm / 2, yMm + heightMm / 2];
+const middle = ({ xMm, widthMm, yMm, heightMm }: { xMm: number; widthMm: number; yMm: number; heightMm: number }) => [
+  xMm + widthMm / 2,
+  yMm + heightMm / 2,
+];
 
 describe('lettering', () => {
   it.each(FONT_IDS)('%s: capitals are as high as they are asked to be, and stand round their middle', (id) => {
     const { box, path } = letteringOutline(font(id), layer({ font: id, text: 'H' }));
     expect(path.startsWith('M')).toBe(true);
-    expect(Math.abs(box.heightMm - 20)).toBeLessThan(id === 'dancing-script' || id === 'special-elite' || id === 'im-fell-english' ? 4.5 : 1);
+    expect(Math.abs(box.heightMm - 20)).toBeLessThan(
+      id === 'dancing-script' || id === 'special-elite' || id === 'im-fell-english' ? 4.5 : 1,
+    );
     expect(Math.abs(middle(box)[0] - 100)).toBeLessThan(3);
     expect(Math.abs(middle(box)[1] - 80)).toBeLessThan(3);
   });
@@ -28,7 +56,10 @@ describe('lettering', () => {
   });
 
   it('turned by a quarter stands upright', () => {
-    const [plain, turned] = [letteringOutline(OSWALD, layer()).box, letteringOutline(OSWALD, layer({ turnDeg: 90 })).box];
+    const [plain, turned] = [
+      letteringOutline(OSWALD, layer()).box,
+      letteringOutline(OSWALD, layer({ turnDeg: 90 })).box,
+    ];
     expect(turned.heightMm).toBeCloseTo(plain.widthMm, 1);
     expect(turned.widthMm).toBeCloseTo(plain.heightMm, 1);
   });
@@ -53,5 +84,6 @@ describe('lettering', () => {
     expect(tight.widthMm).toBeLessThan(400);
   });
 
-  it('blanks have no outline', () => expect(letteringOutline(OSWALD, layer({ text: ' ' })).box).toMatchObject({ widthMm: 0, heightMm: 0 }));
+  it('blanks have no outline', () =>
+    expect(letteringOutline(OSWALD, layer({ text: ' ' })).box).toMatchObject({ widthMm: 0, heightMm: 0 }));
 });

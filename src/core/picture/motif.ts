@@ -1,6 +1,7 @@
 /**
- * The outline of a motif on white, for cutting close round it: what is not white, and white that it encloses, as closed outlines in shares of the picture. White is what
- * reaches the picture's edge through pixels that toner hardly covers. Read on a grid of up to `MOST_CELLS`; a cell with any ink in it belongs to the motif, so that nothing is cut off.
+ * The outline of a motif on white, for cutting close round it: what is not white, and white that it encloses, as closed
+ * outlines in shares of the picture. White is what reaches the picture's edge through pixels that toner hardly covers.
+ * Read on a grid of up to `MOST_CELLS`; a cell with any ink in it belongs to the motif, so that nothing is cut off.
  */
 import { Clipper } from 'clipper2-ts';
 import { fail, ok, type Result } from '@/core/shared';
@@ -18,7 +19,10 @@ const LEAST_SHARE = 0.0002;
 export type MotifCode = 'motif-none' | 'motif-everything';
 export type MotifRing = { x: number; y: number }[];
 
-/** @returns `motif-none` where all is white, `motif-everything` where no white reaches the edge: there is nothing to cut round */
+/**
+ * @returns `motif-none` where all is white, `motif-everything` where no white reaches the edge: there is nothing to cut
+ * round
+ */
 export function motifOutline(picture: PictureRows): Result<MotifRing[], MotifCode> {
   const { ink, columns, rows } = inkGrid(picture);
   const outside = whiteFromEdge(ink, columns, rows);
@@ -44,7 +48,11 @@ function inkGrid(picture: PictureRows): { ink: Uint8Array; columns: number; rows
     for (let row = 0; row < count; row++) {
       const line = Math.min(rows - 1, Math.floor(((first + row) * rows) / heightPx)) * columns;
       for (let x = 0, at = row * widthPx * 4; x < widthPx; x++, at += 4) {
-        if (rgba[at + 3] > 8 && (rgba[at] < WHITE_LEVEL || rgba[at + 1] < WHITE_LEVEL || rgba[at + 2] < WHITE_LEVEL)) ink[line + Math.floor((x * columns) / widthPx)] = 1;
+        if (
+          rgba[at + 3]! > 8 &&
+          (rgba[at]! < WHITE_LEVEL || rgba[at + 1]! < WHITE_LEVEL || rgba[at + 2]! < WHITE_LEVEL)
+        )
+          ink[line + Math.floor((x * columns) / widthPx)] = 1;
       }
     }
   }
@@ -55,9 +63,20 @@ function inkGrid(picture: PictureRows): { ink: Uint8Array; columns: number; rows
 function whiteFromEdge(ink: Uint8Array, columns: number, rows: number): Uint8Array {
   const outside = new Uint8Array(columns * rows);
   const stack: number[] = [];
-  const visit = (cell: number) => { if (ink[cell] === 0 && outside[cell] === 0) { outside[cell] = 1; stack.push(cell); } };
-  for (let x = 0; x < columns; x++) { visit(x); visit((rows - 1) * columns + x); }
-  for (let y = 0; y < rows; y++) { visit(y * columns); visit(y * columns + columns - 1); }
+  const visit = (cell: number) => {
+    if (ink[cell] === 0 && outside[cell] === 0) {
+      outside[cell] = 1;
+      stack.push(cell);
+    }
+  };
+  for (let x = 0; x < columns; x++) {
+    visit(x);
+    visit((rows - 1) * columns + x);
+  }
+  for (let y = 0; y < rows; y++) {
+    visit(y * columns);
+    visit(y * columns + columns - 1);
+  }
   for (let cell = stack.pop(); cell !== undefined; cell = stack.pop()) {
     const x = cell % columns;
     if (x > 0) visit(cell - 1);
@@ -74,14 +93,21 @@ function borders(outside: Uint8Array, columns: number, rows: number): { x: numbe
   const stride = columns + 1;
   // From each corner, where its edges lead: two at the most, where two cells touch by a corner.
   const next = new Map<number, number[]>();
-  const edge = (x1: number, y1: number, x2: number, y2: number) => { const key = y1 * stride + x1; const to = y2 * stride + x2; const known = next.get(key); if (known) known.push(to); else next.set(key, [to]); };
-  for (let y = 0; y < rows; y++) for (let x = 0; x < columns; x++) {
-    if (!isIn(x, y)) continue;
-    if (!isIn(x, y - 1)) edge(x, y, x + 1, y);
-    if (!isIn(x + 1, y)) edge(x + 1, y, x + 1, y + 1);
-    if (!isIn(x, y + 1)) edge(x + 1, y + 1, x, y + 1);
-    if (!isIn(x - 1, y)) edge(x, y + 1, x, y);
-  }
+  const edge = (x1: number, y1: number, x2: number, y2: number) => {
+    const key = y1 * stride + x1;
+    const to = y2 * stride + x2;
+    const known = next.get(key);
+    if (known) known.push(to);
+    else next.set(key, [to]);
+  };
+  for (let y = 0; y < rows; y++)
+    for (let x = 0; x < columns; x++) {
+      if (!isIn(x, y)) continue;
+      if (!isIn(x, y - 1)) edge(x, y, x + 1, y);
+      if (!isIn(x + 1, y)) edge(x + 1, y, x + 1, y + 1);
+      if (!isIn(x, y + 1)) edge(x + 1, y + 1, x, y + 1);
+      if (!isIn(x - 1, y)) edge(x, y + 1, x, y);
+    }
   const rings: { x: number; y: number }[][] = [];
   for (const [start] of next) {
     while ((next.get(start)?.length ?? 0) > 0) {

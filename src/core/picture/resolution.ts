@@ -1,6 +1,6 @@
 /**
- * Effective resolution of a print: the picture's own pixels per inch of print.
- * Thresholds from bench practice: 300 excellent, 200 good, 150 acceptable, less is soft; a coarse weave or stone forgives a third less.
+ * Effective resolution of a print: the picture's own pixels per inch of print. Thresholds from bench practice: 300
+ * excellent, 200 good, 150 acceptable, less is soft; a coarse weave or stone forgives a third less.
  */
 import { MM_PER_INCH } from '@/core/measure';
 import type { SizeMm } from '@/core/shape';

@@ -5,9 +5,13 @@
  */
 import { clamp } from '@/core/shared';
 import { DARK_LIGHTNESS, PALE_LIGHTNESS } from './analysis';
-import { lightnessFromLuminance, linearLight } from './colour';
+import { lightnessFromLuminance, linearLight } from '@/core/colour';
 
-export interface ToneShares { paleShare: number; darkShare: number; meanLightness: number }
+export interface ToneShares {
+  paleShare: number;
+  darkShare: number;
+  meanLightness: number;
+}
 
 const LINEAR = Float32Array.from({ length: 256 }, (_, level) => linearLight(level));
 const LIGHTNESS = Float32Array.from({ length: 1025 }, (_, step) => lightnessFromLuminance(step / 1024));
@@ -19,7 +23,10 @@ export function toneShares(pixels: Uint8ClampedArray): ToneShares {
   let total = 0;
   for (let i = 0; i < pixels.length; i += 4) {
     const opacity = pixels[i + 3] / 255;
-    const luminance = opacity * (0.2126 * LINEAR[pixels[i]] + 0.7152 * LINEAR[pixels[i + 1]] + 0.0722 * LINEAR[pixels[i + 2]]) + 1 - opacity;
+    const luminance =
+      opacity * (0.2126 * LINEAR[pixels[i]] + 0.7152 * LINEAR[pixels[i + 1]] + 0.0722 * LINEAR[pixels[i + 2]]) +
+      1 -
+      opacity;
     const lightness = LIGHTNESS[clamp(Math.round(luminance * 1024), 0, 1024)];
     if (lightness > PALE_LIGHTNESS) pale++;
     else if (lightness < DARK_LIGHTNESS) dark++;

@@ -1,28 +1,47 @@
-import type { Draw, Job, JobPatch, PrepCode } from './job';
+import {
+  STATION_REGISTRY,
+  stationOf,
+  stepText,
+  type Draw,
+  type Job,
+  type JobPatch,
+  type StepId,
+} from '@/core/stations';
 import type { RunStep } from './run-steps';
 
-/** What marking a step done changes: the station's own record, the record of the work, and what it took out of the stash. One change, undone as one. */
-export function completeStep(job: Job, step: Pick<RunStep, 'id' | 'station' | 'handsMinutes'>, at: number, minutes: number | null, draws: readonly Omit<Draw, 'step' | 'at'>[] = []): JobPatch {
-  const work = {
-    done: [...job.work.done.filter((one) => one.step !== step.id), { step: step.id, at, minutes, planned: step.handsMinutes }],
-    draws: [...job.work.draws.filter((one) => one.step !== step.id), ...draws.map((draw) => ({ ...draw, step: step.id, at }))],
+/**
+ * What marking a step done changes: the station's own record, the record of the work, and what it took out of the
+ * stash. One change, undone as one.
+ *
+ * @param at when hands ended, epoch ms; @param minutes as measured; null where nobody did
+ */
+export function completeStep(
+  job: Job,
+  { step, handsMinutes, usualMinutes }: Pick<RunStep, 'step' | 'handsMinutes' | 'usualMinutes'>,
+  at: number,
+  minutes: number | null,
+  draws: readonly Omit<Draw, 'step' | 'at'>[] = [],
+): JobPatch {
+  const text = stepText(step);
+  const { done, draws: drawn } = job.work;
+  return {
+    ...STATION_REGISTRY[stationOf(step)].complete(step, job, { at, minutes: minutes ?? handsMinutes }),
+    work: {
+      // The usual minutes, not those at the person's pace: measured against them, pace finds the truth.
+      done: [...done.filter((one) => one.step !== text), { step: text, at, minutes, planned: usualMinutes }],
+      draws: [...drawn.filter((draw) => draw.step !== text), ...draws.map((draw) => ({ ...draw, step: text, at }))],
+    },
   };
-  return { ...stationPatch(job, step, at, minutes), work };
 }
 
-function stationPatch(job: Job, { id, station, handsMinutes }: Pick<RunStep, 'id' | 'station' | 'handsMinutes'>, at: number, minutes: number | null): JobPatch {
-  switch (station) {
-    case 'surface': return { surface: { prepared: [...new Set([...job.surface.prepared, id as PrepCode])] } };
-    case 'sheet': return { sheet: { printedAt: at } };
-    case 'lay': return id === 'lay' ? { lay: { laidAt: at } } : {};
-    case 'rub': return id === 'remove' ? { rub: { finishedAt: at } } : { rub: { done: [...job.rub.done, { at, minutes: minutes ?? handsMinutes }] } };
-    case 'mend': return id === 'mend' ? { mend: { finishedAt: at } } : { mend: { done: [...new Set([...job.mend.done, 'trace' as const])] } };
-    case 'seal': return { seal: { coatsAt: [...job.seal.coatsAt, at] } };
-    default: return {};
-  }
+/** A step taken back: from the station's own record, and what it took out of the stash goes back in. */
+export function revokeStep(job: Job, step: StepId): JobPatch {
+  const text = stepText(step);
+  return {
+    ...STATION_REGISTRY[stationOf(step)].revoke(step, job),
+    work: {
+      done: job.work.done.filter((done) => done.step !== text),
+      draws: job.work.draws.filter((draw) => draw.step !== text),
+    },
+  };
 }
-
-/** A step taken back: what it took out of the stash goes back in. */
-export const revokeStep = (job: Job, id: string): Pick<JobPatch, 'work'> => ({
-  work: { done: job.work.done.filter((one) => one.step !== id), draws: job.work.draws.filter((one) => one.step !== id) },
-});

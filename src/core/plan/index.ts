@@ -1,12 +1,8 @@
-export { STATIONS, applyPatch, type Job, type JobPatch, type KeptProof, type Motif, type ShopOrder, type SectionId, type TryOn, type PictureFacts, type PrepCode, type RubbedPass, type StationId, type StepDone, type Draw } from './job';
-export { foresee, type Foreseen } from './assume';
-export { dueAt, motifKey, planPiece, type LayPlan, type PiecePlan, type PrintPlan } from './piece-plan';
-export type { PrepStep } from './preparation';
-export { runStepTime, runSteps, type RunStep, type StepWait } from './run-steps';
+/** Folds over the stations. */
+export { planPiece } from './plan-piece';
+export { missingAt, nextStep, stationStates } from './standing';
+export { runSteps, type RunStep } from './run-steps';
 export { completeStep, revokeStep } from './complete';
-export { paceOf, stationOfStep, type Pace } from './pace';
-export { findingsFor, type Finding, type FindingId, type Remedy, type RemedyId } from './findings';
-export { groundColourOf, printCurves, printTables, surfaceLook } from './ground';
-export { missingAt, type Missing, type MissingCode } from './missing';
-export { stationStates, type StationState } from './states';
-export { nextStep, passDryAt, type NextStep, type StepCode } from './next-step';
+export { paceOf } from './pace';
+export { foresee, type Foreseen } from './foresee';
+export { cautionsAt, cautionsOf, needOf, toolsAt, toolsOf } from './minding';

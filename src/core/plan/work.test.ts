@@ -1,11 +1,16 @@
-import { NOTHING_SAID } from '@/core/method';
+import { NOTHING_SAID } from '@/core/at-hand';
 import type { Piece } from '@/records';
 import { HOUR, NOW, PICTURE, readyPiece } from '@/testing/builders';
-import { applyPatch, completeStep, foresee, paceOf, planPiece, revokeStep, runSteps, stationOfStep, type RunStep } from './index';
+import { applyPatch, readStep, stationOf } from '@/core/stations';
+import { completeStep, foresee, paceOf, planPiece, revokeStep, runSteps, type RunStep } from './index';
 
 const plan = (piece: Piece) => planPiece(piece, PICTURE, NOW);
 const stepsOf = (piece: Piece) => runSteps(piece, plan(piece));
-const done = (piece: Piece, id: string, at: number, minutes: number | null = null) => { const step = stepsOf(piece).find((one) => one.id === id); if (!step) throw new Error(id); return applyPatch(piece, completeStep(piece, step, at, minutes, [{ item: 'gel', amount: 20 }])); };
+const done = (piece: Piece, id: string, at: number, minutes: number | null = null) => {
+  const step = stepsOf(piece).find((one) => one.id === id);
+  if (!step) throw new Error(id);
+  return applyPatch(piece, completeStep(piece, step, at, minutes, [{ item: 'gel', amount: 20 }]));
+};
 
 describe('steps done', () => {
   it('each is recorded where its station looks for it, and in the record of the work', () => {
@@ -28,7 +33,7 @@ describe('steps done', () => {
     const once = done(readyPiece(), 'lay', NOW);
     const twice = done({ ...once, lay: { ...once.lay, laidAt: null } }, 'lay', NOW + 1);
     expect(twice.work.draws).toEqual([{ step: 'lay', item: 'gel', amount: 20, at: NOW + 1 }]);
-    expect(applyPatch(twice, revokeStep(twice, 'lay')).work).toEqual({ done: [], draws: [] });
+    expect(applyPatch(twice, revokeStep(twice, { kind: 'lay' })).work).toEqual({ done: [], draws: [] });
   });
 
   it('what waits is ripe when its own clock says', () => {
@@ -42,12 +47,19 @@ describe('steps done', () => {
 
 it('minutes measured stand beside the plan at Keep', () => {
   const piece = done(readyPiece(), 'print', NOW, 14);
-  expect(plan(piece).comparison.find(({ what }) => what === 'hands')).toEqual({ what: 'hands', planned: 10, actual: 14, unit: 'min' });
-  expect(plan(done(readyPiece(), 'print', NOW)).comparison).toEqual([]);
+  expect(plan(piece).keep.comparison.find(({ what }) => what === 'hands')).toEqual({
+    what: 'hands',
+    planned: 10,
+    actual: 14,
+    unit: 'min',
+  });
+  expect(plan(done(readyPiece(), 'print', NOW)).keep.comparison).toEqual([]);
 });
 
 describe('pace', () => {
-  const worked = (step: string, minutes: number | null, planned: number): Pick<Piece, 'work'> => ({ work: { done: [{ step, at: NOW, minutes, planned }], draws: [] } });
+  const worked = (step: string, minutes: number | null, planned: number): Pick<Piece, 'work'> => ({
+    work: { done: [{ step, at: NOW, minutes, planned }], draws: [] },
+  });
   it('is the usual until something was measured, and never runs away', () => {
     expect(paceOf([])).toEqual({});
     expect(paceOf([worked('lay', null, 15)])).toEqual({});
@@ -56,8 +68,30 @@ describe('pace', () => {
     expect(paceOf([worked('print', 5, 10), worked('print', 5, 10)]).sheet).toBeLessThan(1);
   });
   it('knows a step’s station by its id', () => {
-    for (const step of stepsOf(readyPiece())) expect(stationOfStep(step.id)).toBe(step.station);
+    for (const step of stepsOf(readyPiece())) {
+      const read = readStep(step.id);
+      expect(read.ok && stationOf(read.value)).toBe(step.station);
+    }
+    expect(paceOf([worked('unheard-of', 20, 10)])).toEqual({});
   });
+});
+
+it('somebody twice as slow is known as twice as slow after ten pieces', () => {
+  const pieces: Piece[] = [];
+  for (let count = 0; count < 10; count++) {
+    let piece: Piece = readyPiece();
+    for (const step of runSteps(piece, plan(piece), paceOf(pieces)))
+      piece = applyPatch(piece, completeStep(piece, step, NOW, 2 * step.usualMinutes));
+    pieces.push(piece);
+  }
+  const pace = paceOf(pieces);
+  for (const station of ['sheet', 'lay', 'rub', 'mend', 'seal'] as const) {
+    expect(pace[station]).toBeGreaterThan(1.75);
+    expect(pace[station]).toBeLessThanOrEqual(2);
+  }
+  const [usual, slow] = [stepsOf(readyPiece()), runSteps(readyPiece(), plan(readyPiece()), pace)];
+  const lay = (steps: RunStep[]) => steps.find(({ id }) => id === 'lay')?.handsMinutes ?? 0;
+  expect(lay(slow)).toBeGreaterThan(1.7 * lay(usual));
 });
 
 describe('a piece as the schedule takes it', () => {
@@ -68,6 +102,8 @@ describe('a piece as the schedule takes it', () => {
     expect(job.method.binder).toBe(assumed?.binder.id);
     expect(lacks).toEqual([]);
     expect(foresee(readyPiece(), PICTURE, NOW, NOTHING_SAID).assumed).toBeNull();
-    expect(foresee(readyPiece({ surface: { ...readyPiece().surface, widthMm: null } }), PICTURE, NOW, NOTHING_SAID).lacks).toContain('blank-size');
+    expect(
+      foresee(readyPiece({ surface: { ...readyPiece().surface, widthMm: null } }), PICTURE, NOW, NOTHING_SAID).lacks,
+    ).toContain('blank-size');
   });
 });

@@ -1,6 +1,12 @@
-/** Perspective between two planes: eight figures h so that x' = (h0·x + h1·y + h2) / (h6·x + h7·y + 1), y' alike. Source: projective geometry. */
+/**
+ * Perspective between two planes: eight figures h so that x' = (h0·x + h1·y + h2) / (h6·x + h7·y + 1), y' alike.
+ * Source: projective geometry.
+ */
 export type Homography = readonly [number, number, number, number, number, number, number, number];
-export interface Point { x: number; y: number }
+export interface Point {
+  x: number;
+  y: number;
+}
 
 /** Solves a small system by elimination with pivots; null where it has no one answer. */
 export function solve(matrix: number[][], right: number[]): number[] | null {
@@ -8,7 +14,8 @@ export function solve(matrix: number[][], right: number[]): number[] | null {
   const rows = matrix.map((row, i) => [...row, right[i]]);
   for (let column = 0; column < n; column++) {
     let pivot = column;
-    for (let row = column + 1; row < n; row++) if (Math.abs(rows[row][column]) > Math.abs(rows[pivot][column])) pivot = row;
+    for (let row = column + 1; row < n; row++)
+      if (Math.abs(rows[row][column]) > Math.abs(rows[pivot][column])) pivot = row;
     if (Math.abs(rows[pivot][column]) < 1e-12) return null;
     [rows[column], rows[pivot]] = [rows[pivot], rows[column]];
     for (let row = 0; row < n; row++) {

@@ -1,3 +1,4 @@
-export { judgeProof, type PageSide, type ProofReading, type ProofReason, type ProofVerdict } from './verdict';
-export { DENSITY, readProof, type ExpectedPage, type ProofCode } from './read-proof';
+export { judgeProof, type ProofReading, type ProofReason, type ProofVerdict } from './verdict';
+export { DENSITY, type ExpectedPage } from './expected-page';
+export { readProof, type ProofCode } from './read-proof';
 export type { Rgba } from './raster';

@@ -1,6 +1,8 @@
 /**
- * Finds a sheet of paper in a photo: a bright, four-cornered region on something darker. Several thresholds are tried, because light is uneven; each gives the hull of its largest
- * bright region, the four corners that span most of it, and four edges refined to parts of a pixel by where brightness falls steepest. The sheet whose edges step most clearly wins.
+ * Finds a sheet of paper in a photo: a bright, four-cornered region on something darker. Several thresholds are tried,
+ * because light is uneven; each gives the hull of its largest bright region, the four corners that span most of it, and
+ * four edges refined to parts of a pixel by where brightness falls steepest. The sheet whose edges step most clearly
+ * wins.
  */
 import { boxMean, reduced, sample, type Gray } from './raster';
 import type { Point } from './homography';
@@ -29,9 +31,19 @@ export function findPage(photo: Gray): Point[] | null {
     if (region.length < LEAST_AREA * small.width * small.height) continue;
     const hull = hullOf(borderOf(region, small.width));
     const rough = widestFour(hull);
-    if (!rough || Math.abs(areaOf(rough)) < LEAST_AREA * small.width * small.height || region.length < 0.3 * Math.abs(areaOf(rough)) || Math.abs(areaOf(rough)) < LEAST_FILLED * Math.abs(areaOf(hull))) continue;
-    let found: { corners: Point[]; score: number } | null = { corners: rough.map(({ x, y }) => ({ x: (x + 0.5) * by, y: (y + 0.5) * by })), score: 0 };
-    for (const reach of REACHES) found = found && refined(smooth, found.corners, reach * Math.max(photo.width, photo.height));
+    if (
+      !rough ||
+      Math.abs(areaOf(rough)) < LEAST_AREA * small.width * small.height ||
+      region.length < 0.3 * Math.abs(areaOf(rough)) ||
+      Math.abs(areaOf(rough)) < LEAST_FILLED * Math.abs(areaOf(hull))
+    )
+      continue;
+    let found: { corners: Point[]; score: number } | null = {
+      corners: rough.map(({ x, y }) => ({ x: (x + 0.5) * by, y: (y + 0.5) * by })),
+      score: 0,
+    };
+    for (const reach of REACHES)
+      found = found && refined(smooth, found.corners, reach * Math.max(photo.width, photo.height));
     if (found && (!best || found.score > best.score)) best = found;
   }
   return best?.corners ?? null;
@@ -53,7 +65,12 @@ function largestRegion({ data, width, height }: Gray, threshold: number): number
     for (let i = 0; i < region.length; i++) {
       const cell = region[i];
       const x = cell % width;
-      const visit = (to: number) => { if (!seen[to] && data[to] >= threshold) { seen[to] = 1; region.push(to); } };
+      const visit = (to: number) => {
+        if (!seen[to] && data[to] >= threshold) {
+          seen[to] = 1;
+          region.push(to);
+        }
+      };
       if (x > 0) visit(cell - 1);
       if (x < width - 1) visit(cell + 1);
       if (cell >= width) visit(cell - width);
@@ -71,9 +88,15 @@ function borderOf(region: readonly number[], width: number): Point[] {
     const [x, y] = [cell % width, Math.floor(cell / width)];
     const row = rows.get(y);
     if (!row) rows.set(y, [x, x]);
-    else { row[0] = Math.min(row[0], x); row[1] = Math.max(row[1], x); }
+    else {
+      row[0] = Math.min(row[0], x);
+      row[1] = Math.max(row[1], x);
+    }
   }
-  return [...rows].flatMap(([y, [from, to]]) => [{ x: from, y }, { x: to, y }]);
+  return [...rows].flatMap(([y, [from, to]]) => [
+    { x: from, y },
+    { x: to, y },
+  ]);
 }
 
 const cross = (o: Point, a: Point, b: Point): number => (a.x - o.x) * (b.y - o.y) - (a.y - o.y) * (b.x - o.x);
@@ -92,7 +115,11 @@ function hullOf(points: Point[]): Point[] {
   return [...half(sorted), ...half(sorted.reverse())];
 }
 
-const areaOf = (ring: readonly Point[]): number => ring.reduce((sum, { x, y }, i) => { const next = ring[(i + 1) % ring.length]; return sum + x * next.y - next.x * y; }, 0) / 2;
+const areaOf = (ring: readonly Point[]): number =>
+  ring.reduce((sum, { x, y }, i) => {
+    const next = ring[(i + 1) % ring.length];
+    return sum + x * next.y - next.x * y;
+  }, 0) / 2;
 
 /** The hull's extremes in four directions a quarter turn apart, turned until they span most. */
 function widestFour(hull: readonly Point[]): Point[] | null {
@@ -109,10 +136,19 @@ function widestFour(hull: readonly Point[]): Point[] | null {
   return best;
 }
 
-interface Edge { point: Point; dx: number; dy: number; step: number; coverage: number }
+interface Edge {
+  point: Point;
+  dx: number;
+  dy: number;
+  step: number;
+  coverage: number;
+}
 
 function refined(photo: Gray, corners: readonly Point[], reach: number): { corners: Point[]; score: number } | null {
-  const middle = { x: corners.reduce((sum, corner) => sum + corner.x, 0) / 4, y: corners.reduce((sum, corner) => sum + corner.y, 0) / 4 };
+  const middle = {
+    x: corners.reduce((sum, corner) => sum + corner.x, 0) / 4,
+    y: corners.reduce((sum, corner) => sum + corner.y, 0) / 4,
+  };
   const edges = corners.map((corner, i) => edgeBetween(photo, corner, corners[(i + 1) % 4], middle, reach));
   if (edges.some((edge) => edge === null)) return null;
   const lines = edges as Edge[];
@@ -121,7 +157,11 @@ function refined(photo: Gray, corners: readonly Point[], reach: number): { corne
   const far = 0.15 * Math.max(photo.width, photo.height);
   const points = found as Point[];
   if (points.some(({ x, y }, i) => Math.hypot(x - corners[i].x, y - corners[i].y) > far)) return null;
-  return { corners: points, score: Math.min(...lines.map((line) => line.step * line.coverage)) * Math.min(...lines.map((line) => line.coverage)) };
+  return {
+    corners: points,
+    score:
+      Math.min(...lines.map((line) => line.step * line.coverage)) * Math.min(...lines.map((line) => line.coverage)),
+  };
 }
 
 /** Where brightness falls from inside to outside along an edge, as a straight line. */
@@ -135,10 +175,16 @@ function edgeBetween(photo: Gray, from: Point, to: Point, middle: Point, reach: 
   const points: { along: number; out: number; step: number }[] = [];
   for (let probe = 0; probe < PROBES; probe++) {
     const along = length * (0.04 + (0.92 * (probe + 0.5)) / PROBES);
-    const profile = Float32Array.from({ length: 2 * steps + 1 }, (_, i) => sample(photo, from.x + dx * along + (nx * (i - steps)) / 2, from.y + dy * along + (ny * (i - steps)) / 2));
+    const profile = Float32Array.from({ length: 2 * steps + 1 }, (_, i) =>
+      sample(photo, from.x + dx * along + (nx * (i - steps)) / 2, from.y + dy * along + (ny * (i - steps)) / 2),
+    );
     let [at, fall] = [-1, LEAST_STEP];
     const drop = (i: number) => profile[i - 2] - profile[i + 2];
-    for (let i = 2; i < profile.length - 2; i++) if (drop(i) > fall) { fall = drop(i); at = i; }
+    for (let i = 2; i < profile.length - 2; i++)
+      if (drop(i) > fall) {
+        fall = drop(i);
+        at = i;
+      }
     if (at < 3 || at > profile.length - 4) continue;
     const [before, here, after] = [drop(at - 1), drop(at), drop(at + 1)];
     const shift = (before - after) / (2 * (before - 2 * here + after) || 1);
@@ -149,21 +195,34 @@ function edgeBetween(photo: Gray, from: Point, to: Point, middle: Point, reach: 
   const near = points.filter(({ along, out }) => Math.abs(out - line.at - line.slope * along) < INLIER_PX);
   const coverage = near.length / PROBES;
   if (coverage < LEAST_COVERAGE * 0.5) return null;
-  const place = (along: number) => ({ x: from.x + dx * along + nx * (line.at + line.slope * along), y: from.y + dy * along + ny * (line.at + line.slope * along) });
+  const place = (along: number) => ({
+    x: from.x + dx * along + nx * (line.at + line.slope * along),
+    y: from.y + dy * along + ny * (line.at + line.slope * along),
+  });
   const [start, end] = [place(0), place(length)];
   const span = Math.hypot(end.x - start.x, end.y - start.y);
-  return { point: start, dx: (end.x - start.x) / span, dy: (end.y - start.y) / span, coverage, step: near.reduce((sum, { step }) => sum + step, 0) / near.length };
+  return {
+    point: start,
+    dx: (end.x - start.x) / span,
+    dy: (end.y - start.y) / span,
+    coverage,
+    step: near.reduce((sum, { step }) => sum + step, 0) / near.length,
+  };
 }
 
 /** The line that most points lie near, then the least squares of those. */
 function robustLine(points: readonly { along: number; out: number }[]): { at: number; slope: number } {
   let [best, bestCount] = [{ at: 0, slope: 0 }, -1];
-  for (let i = 0; i < points.length; i += 3) for (let j = i + Math.ceil(points.length / 4); j < points.length; j += 4) {
-    const slope = (points[j].out - points[i].out) / (points[j].along - points[i].along);
-    const at = points[i].out - slope * points[i].along;
-    const count = points.reduce((sum, { along, out }) => sum + Number(Math.abs(out - at - slope * along) < INLIER_PX), 0);
-    if (count > bestCount) [best, bestCount] = [{ at, slope }, count];
-  }
+  for (let i = 0; i < points.length; i += 3)
+    for (let j = i + Math.ceil(points.length / 4); j < points.length; j += 4) {
+      const slope = (points[j].out - points[i].out) / (points[j].along - points[i].along);
+      const at = points[i].out - slope * points[i].along;
+      const count = points.reduce(
+        (sum, { along, out }) => sum + Number(Math.abs(out - at - slope * along) < INLIER_PX),
+        0,
+      );
+      if (count > bestCount) [best, bestCount] = [{ at, slope }, count];
+    }
   for (let round = 0; round < 2; round++) {
     const near = points.filter(({ along, out }) => Math.abs(out - best.at - best.slope * along) < INLIER_PX);
     const n = near.length;
@@ -176,9 +235,9 @@ function robustLine(points: readonly { along: number; out: number }[]): { at: nu
   return best;
 }
 
-function meet(one: Edge, other: Edge): Point | null {
-  const across = one.dx * other.dy - one.dy * other.dx;
+function meet(edge: Edge, other: Edge): Point | null {
+  const across = edge.dx * other.dy - edge.dy * other.dx;
   if (Math.abs(across) < 0.05) return null;
-  const t = ((other.point.x - one.point.x) * other.dy - (other.point.y - one.point.y) * other.dx) / across;
-  return { x: one.point.x + one.dx * t, y: one.point.y + one.dy * t };
+  const t = ((other.point.x - edge.point.x) * other.dy - (other.point.y - edge.point.y) * other.dx) / across;
+  return { x: edge.point.x + edge.dx * t, y: edge.point.y + edge.dy * t };
 }

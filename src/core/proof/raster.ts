@@ -1,12 +1,21 @@
 /** Single-channel rasters for reading proofs: light 0–1, row by row. */
-export interface Gray { data: Float32Array; width: number; height: number }
-export interface Rgba { data: Uint8ClampedArray; width: number; height: number }
+export interface Gray {
+  data: Float32Array;
+  width: number;
+  height: number;
+}
+export interface Rgba {
+  data: Uint8ClampedArray;
+  width: number;
+  height: number;
+}
 
 const LUMA = [0.299, 0.587, 0.114] as const;
 
 export function grayOf({ data, width, height }: Rgba): Gray {
   const out = new Float32Array(width * height);
-  for (let i = 0, at = 0; i < out.length; i++, at += 4) out[i] = (LUMA[0] * data[at] + LUMA[1] * data[at + 1] + LUMA[2] * data[at + 2]) / 255;
+  for (let i = 0, at = 0; i < out.length; i++, at += 4)
+    out[i] = (LUMA[0] * data[at] + LUMA[1] * data[at + 1] + LUMA[2] * data[at + 2]) / 255;
   return { data: out, width, height };
 }
 
@@ -21,11 +30,12 @@ export function reduced({ data, width, height }: Gray, by: number): Gray {
   if (by <= 1) return { data, width, height };
   const [w, h] = [Math.floor(width / by), Math.floor(height / by)];
   const out = new Float32Array(w * h);
-  for (let y = 0; y < h; y++) for (let x = 0; x < w; x++) {
-    let sum = 0;
-    for (let j = 0; j < by; j++) for (let i = 0, at = (y * by + j) * width + x * by; i < by; i++) sum += data[at + i];
-    out[y * w + x] = sum / (by * by);
-  }
+  for (let y = 0; y < h; y++)
+    for (let x = 0; x < w; x++) {
+      let sum = 0;
+      for (let j = 0; j < by; j++) for (let i = 0, at = (y * by + j) * width + x * by; i < by; i++) sum += data[at + i];
+      out[y * w + x] = sum / (by * by);
+    }
   return { data: out, width: w, height: h };
 }
 
@@ -36,17 +46,29 @@ export function boxMean({ data, width, height }: Gray, radius: number): Gray {
   for (let y = 0; y < height; y++) {
     let [sum, count] = [0, 0];
     const line = y * width;
-    for (let x = 0; x < Math.min(radius, width); x++) { sum += data[line + x]; count++; }
+    for (let x = 0; x < Math.min(radius, width); x++) {
+      sum += data[line + x];
+      count++;
+    }
     for (let x = 0; x < width; x++) {
-      if (x + radius < width) { sum += data[line + x + radius]; count++; }
-      if (x - radius - 1 >= 0) { sum -= data[line + x - radius - 1]; count--; }
+      if (x + radius < width) {
+        sum += data[line + x + radius];
+        count++;
+      }
+      if (x - radius - 1 >= 0) {
+        sum -= data[line + x - radius - 1];
+        count--;
+      }
       across[line + x] = sum / count;
     }
   }
   // Down, a whole row of sums at a time.
   const sums = new Float64Array(width);
   let count = 0;
-  const put = (row: number, sign: 1 | -1) => { count += sign; for (let x = 0, at = row * width; x < width; x++, at++) sums[x] += sign * across[at]; };
+  const put = (row: number, sign: 1 | -1) => {
+    count += sign;
+    for (let x = 0, at = row * width; x < width; x++, at++) sums[x] += sign * across[at];
+  };
   for (let y = 0; y < Math.min(radius, height); y++) put(y, 1);
   for (let y = 0; y < height; y++) {
     if (y + radius < height) put(y + radius, 1);
@@ -60,8 +82,10 @@ export function boxMean({ data, width, height }: Gray, radius: number): Gray {
 export function sample({ data, width, height }: Gray, x: number, y: number): number {
   let fx = x - 0.5;
   let fy = y - 0.5;
-  if (fx < 0) fx = 0; else if (fx > width - 1) fx = width - 1;
-  if (fy < 0) fy = 0; else if (fy > height - 1) fy = height - 1;
+  if (fx < 0) fx = 0;
+  else if (fx > width - 1) fx = width - 1;
+  if (fy < 0) fy = 0;
+  else if (fy > height - 1) fy = height - 1;
   const left = fx | 0;
   const top = fy | 0;
   const right = left + 1 < width ? left + 1 : left;
@@ -73,7 +97,10 @@ export function sample({ data, width, height }: Gray, x: number, y: number): num
   return upper * (1 - v) + lower * v;
 }
 
-/** What stands out of its surroundings: less the local mean, in units of the local spread. Takes light and contrast away. */
+/**
+ * What stands out of its surroundings: less the local mean, in units of the local spread. Takes light and contrast
+ * away.
+ */
 export function standingOut(image: Gray, radius: number, least: number): Gray {
   const mean = boxMean(image, radius);
   const centred = new Float32Array(image.data.length);

@@ -1,30 +1,20 @@
 /**
- * Reads a photo or scan of a printed page back: finds the sheet, undoes turn and perspective by its known size, and lays what was found over what was sent, right way round and turned over,
- * for every page. From the fit follow mirroring, size, page, darkness and what is cut off. Needs the whole sheet in view, on something darker; a scan may be the sheet alone.
+ * Reads a photo or scan of a printed page back: finds the sheet, undoes turn and perspective by its known size, and
+ * lays what was found over what was sent, right way round and turned over, for every page. From the fit follow
+ * mirroring, size, page, darkness and what is cut off. Needs the whole sheet in view, on something darker; a scan may
+ * be the sheet alone.
  */
 import { fail, ok, type Result } from '@/core/shared';
 import type { RectMm, SizeMm } from '@/core/shape';
 import { homographyOf, project, solve, type Homography, type Point } from './homography';
+import { DENSITY, type ExpectedPage } from './expected-page';
 import { findPage } from './page-quad';
 import { channelOf, grayOf, mirroredGray, reduced, sample, standingOut, type Gray, type Rgba } from './raster';
 import { atDensity, coarse, fine, likeness, slopesOf, type Affine, type Slopes } from './register';
 import type { PageSide, ProofReading } from './verdict';
 
-export interface ExpectedPage {
-  /** The page as it should come out, at `DENSITY` pixels a millimetre. */
-  raster: Rgba;
-  page: SizeMm;
-  /** Where prints and the strip with its marks lie. */
-  places: readonly RectMm[];
-  strip: RectMm;
-  /** The page is fed upright: a landscape one's width runs along the feed. */
-  landscape: boolean;
-}
-
 export type ProofCode = 'proof-no-page' | 'proof-no-marks';
 
-/** Pixels a millimetre that pages are compared at; the coarse search takes a quarter of it. */
-export const DENSITY = 2;
 const COARSE_BY = 4;
 const MIDDLE_BY = 2;
 const OUT_RADIUS_MM = 9;
@@ -42,10 +32,22 @@ const LEAST_STRIP_MATCH = 0.25;
 const CLOSE_MATCH = 0.25;
 const SCAN_ASPECT_TOLERANCE = 0.05;
 
-interface Standing { full: Gray; middle: Gray; coarse: Gray }
+interface Standing {
+  full: Gray;
+  middle: Gray;
+  coarse: Gray;
+}
 /** An expected page, as it is or turned over, with what its slopes are found once. */
-interface Sent extends Standing { slopes: { middle: Slopes; full: Slopes } }
-interface Hypothesis { page: number; flipped: boolean; turn: number; change: Affine; match: number }
+interface Sent extends Standing {
+  slopes: { middle: Slopes; full: Slopes };
+}
+interface Hypothesis {
+  page: number;
+  flipped: boolean;
+  turn: number;
+  change: Affine;
+  match: number;
+}
 
 function standing(gray: Gray): Standing {
   const radius = OUT_RADIUS_MM * DENSITY;
@@ -61,8 +63,18 @@ export function readProof(photo: Rgba, pages: readonly ExpectedPage[]): Result<P
   if (!corners) return fail('proof-no-page', 'expected a sheet with four edges in view');
   const size = { width: Math.round(page.widthMm * DENSITY), height: Math.round(page.heightMm * DENSITY) };
   const [right, bottom] = [page.widthMm * DENSITY, page.heightMm * DENSITY];
-  const frame: Point[] = [{ x: 0, y: 0 }, { x: right, y: 0 }, { x: right, y: bottom }, { x: 0, y: bottom }];
-  const turns = [0, 1, 2, 3].map((turn) => homographyOf(frame, frame.map((_, i) => corners[(i + turn) % 4])));
+  const frame: Point[] = [
+    { x: 0, y: 0 },
+    { x: right, y: 0 },
+    { x: right, y: bottom },
+    { x: 0, y: bottom },
+  ];
+  const turns = [0, 1, 2, 3].map((turn) =>
+    homographyOf(
+      frame,
+      frame.map((_, i) => corners[(i + turn) % 4]),
+    ),
+  );
   const found = turns.map((h, turn) => (h && suits(corners, page, turn) ? standing(flattened(gray, h, size)) : null));
   const expected = pages.map(({ raster }) => {
     const upright = grayOf(raster);
@@ -70,25 +82,47 @@ export function readProof(photo: Rgba, pages: readonly ExpectedPage[]): Result<P
   });
 
   const rough: Hypothesis[] = [];
-  for (let page = 0; page < pages.length; page++) for (const flipped of [false, true]) for (let turn = 0; turn < 4; turn++) {
-    const seen = found[turn];
-    if (!seen) continue;
-    const { change, likeness: match } = coarse(expected[page][Number(flipped)].coarse, seen.coarse, COARSE_REACH_PX, false);
-    rough.push({ page, flipped, turn, change, match });
-  }
-  const refined = rough.sort((a, b) => b.match - a.match).slice(0, TRIED_FINELY).map((guess): Hypothesis => {
-    const roughly = coarse(expected[guess.page][Number(guess.flipped)].coarse, (found[guess.turn] as Standing).coarse, COARSE_REACH_PX, true);
-    const one = { ...guess, change: atDensity(roughly.change, COARSE_BY / MIDDLE_BY) };
-    const [sent, seen] = [expected[one.page][Number(one.flipped)].middle, (found[one.turn] as Standing).middle];
-    const change = fine(expected[one.page][Number(one.flipped)].slopes.middle, seen, one.change, MIDDLE_ROUNDS);
-    return { ...one, change, match: likeness(sent, seen, change) };
-  }).sort((a, b) => b.match - a.match);
-  if (refined.length === 0 || refined[0].match < LEAST_MATCH) return fail('proof-no-marks', `expected a page of the print, best match ${refined[0]?.match.toFixed(2)}`);
-  const best = refined.reduce((leader, other) => (other !== leader && leader.match - other.match < CLOSE_MATCH && tellsApart(leader, other, expected, found) ? other : leader));
+  for (let page = 0; page < pages.length; page++)
+    for (const flipped of [false, true])
+      for (let turn = 0; turn < 4; turn++) {
+        const seen = found[turn];
+        if (!seen) continue;
+        const { change, likeness: match } = coarse(
+          expected[page][Number(flipped)].coarse,
+          seen.coarse,
+          COARSE_REACH_PX,
+          false,
+        );
+        rough.push({ page, flipped, turn, change, match });
+      }
+  const refined = rough
+    .sort((a, b) => b.match - a.match)
+    .slice(0, TRIED_FINELY)
+    .map((guess): Hypothesis => {
+      const roughly = coarse(
+        expected[guess.page][Number(guess.flipped)].coarse,
+        (found[guess.turn] as Standing).coarse,
+        COARSE_REACH_PX,
+        true,
+      );
+      const one = { ...guess, change: atDensity(roughly.change, COARSE_BY / MIDDLE_BY) };
+      const [sent, seen] = [expected[one.page][Number(one.flipped)].middle, (found[one.turn] as Standing).middle];
+      const change = fine(expected[one.page][Number(one.flipped)].slopes.middle, seen, one.change, MIDDLE_ROUNDS);
+      return { ...one, change, match: likeness(sent, seen, change) };
+    })
+    .sort((a, b) => b.match - a.match);
+  if (refined.length === 0 || refined[0].match < LEAST_MATCH)
+    return fail('proof-no-marks', `expected a page of the print, best match ${refined[0]?.match.toFixed(2)}`);
+  const best = refined.reduce((leader, other) =>
+    other !== leader && leader.match - other.match < CLOSE_MATCH && tellsApart(leader, other, expected, found)
+      ? other
+      : leader,
+  );
 
   const h = turns[best.turn] as Homography;
   const sent = expected[best.page][Number(best.flipped)];
-  // What stands out depends on the surroundings' size: laid over at its own size once it is nearly known, the last of the error goes.
+  // What stands out depends on the surroundings' size: laid over at its own size once it is nearly known, the last of
+  // the error goes.
   let change = atDensity(best.change, MIDDLE_BY);
   let seen = (found[best.turn] as Standing).full;
   for (let round = 0; round < LAST_ROUNDS; round++) {
@@ -96,13 +130,22 @@ export function readProof(photo: Rgba, pages: readonly ExpectedPage[]): Result<P
     change = composed(change, fine(sent.slopes.full, seen, SAME));
   }
   const own = pages[best.page];
-  if (stripMatch(own, best.flipped, sent.full, seen) < LEAST_STRIP_MATCH) return fail('proof-no-marks', `expected the marks of a page, found only its picture: ${stripMatch(own, best.flipped, sent.full, seen).toFixed(2)}`);
+  if (stripMatch(own, best.flipped, sent.full, seen) < LEAST_STRIP_MATCH)
+    return fail(
+      'proof-no-marks',
+      `expected the marks of a page, found only its picture: ${stripMatch(own, best.flipped, sent.full, seen).toFixed(2)}`,
+    );
   const [across, along] = [Math.hypot(change[0], change[3]), Math.hypot(change[1], change[4])];
   const levels = levelsOf(photo, own, best.flipped, h, change);
   const [from, to] = [project(h, size.width * 0.25, size.height / 2), project(h, size.width * 0.75, size.height / 2)];
   return ok({
-    page: best.page, flipped: best.flipped, across: own.landscape ? along : across, along: own.landscape ? across : along,
-    turnDeg: (Math.atan2(to.y - from.y, to.x - from.x) * 180) / Math.PI, match: likeness(sent.full, seen, SAME), ...levels,
+    page: best.page,
+    flipped: best.flipped,
+    across: own.landscape ? along : across,
+    along: own.landscape ? across : along,
+    turnDeg: (Math.atan2(to.y - from.y, to.x - from.x) * 180) / Math.PI,
+    match: likeness(sent.full, seen, SAME),
+    ...levels,
   });
 }
 
@@ -113,13 +156,18 @@ function sentPage(gray: Gray): Sent {
 
 /** First `inner`, then `outer`. */
 const composed = (outer: Affine, inner: Affine): Affine => [
-  outer[0] * inner[0] + outer[1] * inner[3], outer[0] * inner[1] + outer[1] * inner[4], outer[0] * inner[2] + outer[1] * inner[5] + outer[2],
-  outer[3] * inner[0] + outer[4] * inner[3], outer[3] * inner[1] + outer[4] * inner[4], outer[3] * inner[2] + outer[4] * inner[5] + outer[5],
+  outer[0] * inner[0] + outer[1] * inner[3],
+  outer[0] * inner[1] + outer[1] * inner[4],
+  outer[0] * inner[2] + outer[1] * inner[5] + outer[2],
+  outer[3] * inner[0] + outer[4] * inner[3],
+  outer[3] * inner[1] + outer[4] * inner[4],
+  outer[3] * inner[2] + outer[4] * inner[5] + outer[5],
 ];
 
 /** Whether the sheet, turned so, has the page's way round: a long side must not lie on a short one. */
 function suits(corners: readonly Point[], page: SizeMm, turn: number): boolean {
-  const side = (i: number) => Math.hypot(corners[(i + 1) % 4].x - corners[i % 4].x, corners[(i + 1) % 4].y - corners[i % 4].y);
+  const side = (i: number) =>
+    Math.hypot(corners[(i + 1) % 4].x - corners[i % 4].x, corners[(i + 1) % 4].y - corners[i % 4].y);
   const seen = Math.log((side(turn) + side(turn + 2)) / (side(turn + 1) + side(turn + 3)));
   const wanted = Math.log(page.widthMm / page.heightMm);
   return Math.abs(wanted) < SQUARISH || Math.abs(seen - wanted) < Math.abs(seen + wanted);
@@ -129,35 +177,64 @@ function suits(corners: readonly Point[], page: SizeMm, turn: number): boolean {
 function wholeScan({ data, width, height }: Gray, page: SizeMm): Point[] | null {
   const aspects = [page.widthMm / page.heightMm, page.heightMm / page.widthMm];
   if (aspects.every((aspect) => Math.abs(width / height / aspect - 1) > SCAN_ASPECT_TOLERANCE)) return null;
-  const rim = [...Array.from({ length: width }, (_, x) => data[x]), ...Array.from({ length: width }, (_, x) => data[(height - 1) * width + x]), ...Array.from({ length: height }, (_, y) => data[y * width]), ...Array.from({ length: height }, (_, y) => data[y * width + width - 1])];
+  const rim = [
+    ...Array.from({ length: width }, (_, x) => data[x]),
+    ...Array.from({ length: width }, (_, x) => data[(height - 1) * width + x]),
+    ...Array.from({ length: height }, (_, y) => data[y * width]),
+    ...Array.from({ length: height }, (_, y) => data[y * width + width - 1]),
+  ];
   const light = rim.sort((a, b) => a - b)[Math.floor(rim.length * 0.1)];
-  return light > 0.75 ? [{ x: 0, y: 0 }, { x: width, y: 0 }, { x: width, y: height }, { x: 0, y: height }] : null;
+  return light > 0.75
+    ? [
+        { x: 0, y: 0 },
+        { x: width, y: 0 },
+        { x: width, y: height },
+        { x: 0, y: height },
+      ]
+    : null;
 }
 
 /** The sheet laid flat at `DENSITY`, each pixel the mean of four looks. */
-function flattened(gray: Gray, h: Homography, { width, height }: { width: number; height: number }, [a, b, c, d, e, f]: Affine = SAME): Gray {
+function flattened(
+  gray: Gray,
+  h: Homography,
+  { width, height }: { width: number; height: number },
+  [a, b, c, d, e, f]: Affine = SAME,
+): Gray {
   const data = new Float32Array(width * height);
-  for (let y = 0; y < height; y++) for (let x = 0; x < width; x++) {
-    let sum = 0;
-    for (let look = 0; look < 4; look++) {
-      const sx = x + 0.25 + 0.5 * (look & 1);
-      const sy = y + 0.25 + 0.5 * (look >> 1);
-      const ex = a * sx + b * sy + c;
-      const ey = d * sx + e * sy + f;
-      const w = h[6] * ex + h[7] * ey + 1;
-      sum += sample(gray, (h[0] * ex + h[1] * ey + h[2]) / w, (h[3] * ex + h[4] * ey + h[5]) / w);
+  for (let y = 0; y < height; y++)
+    for (let x = 0; x < width; x++) {
+      let sum = 0;
+      for (let look = 0; look < 4; look++) {
+        const sx = x + 0.25 + 0.5 * (look & 1);
+        const sy = y + 0.25 + 0.5 * (look >> 1);
+        const ex = a * sx + b * sy + c;
+        const ey = d * sx + e * sy + f;
+        const w = h[6] * ex + h[7] * ey + 1;
+        sum += sample(gray, (h[0] * ex + h[1] * ey + h[2]) / w, (h[3] * ex + h[4] * ey + h[5]) / w);
+      }
+      data[y * width + x] = sum / 4;
     }
-    data[y * width + x] = sum / 4;
-  }
   return { data, width, height };
 }
 
 /** Of two readings of the same turn: whether the other fits better where the two would differ. */
-function tellsApart(leader: Hypothesis, other: Hypothesis, expected: readonly Sent[][], found: readonly (Standing | null)[]): boolean {
+function tellsApart(
+  leader: Hypothesis,
+  other: Hypothesis,
+  expected: readonly Sent[][],
+  found: readonly (Standing | null)[],
+): boolean {
   if (leader.turn !== other.turn) return false;
-  const [one, two] = [expected[leader.page][Number(leader.flipped)].middle, expected[other.page][Number(other.flipped)].middle];
+  const [one, two] = [
+    expected[leader.page][Number(leader.flipped)].middle,
+    expected[other.page][Number(other.flipped)].middle,
+  ];
   if (one.width !== two.width || one.height !== two.height) return false;
-  const weights = { ...one, data: one.data.map((value, i) => (Math.abs(value - two.data[i]) > 0.5 ? Math.abs(value - two.data[i]) : 0)) };
+  const weights = {
+    ...one,
+    data: one.data.map((value, i) => (Math.abs(value - two.data[i]) > 0.5 ? Math.abs(value - two.data[i]) : 0)),
+  };
   const seen = (found[leader.turn] as Standing).middle;
   return likeness(two, seen, other.change, 1, weights) > likeness(one, seen, leader.change, 1, weights);
 }
@@ -165,8 +242,13 @@ function tellsApart(leader: Hypothesis, other: Hypothesis, expected: readonly Se
 function stripMatch({ strip, page }: ExpectedPage, flipped: boolean, sent: Gray, seen: Gray): number {
   const left = flipped ? page.widthMm - strip.xMm - strip.widthMm : strip.xMm;
   const weights = new Float32Array(sent.data.length);
-  for (let y = Math.round(strip.yMm * DENSITY); y < Math.min(sent.height, (strip.yMm + strip.heightMm) * DENSITY); y++) {
-    for (let x = Math.round(left * DENSITY); x < Math.min(sent.width, (left + strip.widthMm) * DENSITY); x++) weights[y * sent.width + x] = 1;
+  for (
+    let y = Math.round(strip.yMm * DENSITY);
+    y < Math.min(sent.height, (strip.yMm + strip.heightMm) * DENSITY);
+    y++
+  ) {
+    for (let x = Math.round(left * DENSITY); x < Math.min(sent.width, (left + strip.widthMm) * DENSITY); x++)
+      weights[y * sent.width + x] = 1;
   }
   return likeness(sent, seen, SAME, 1, { ...sent, data: weights });
 }
@@ -179,28 +261,64 @@ const EDGE_TO_MM = 2.2;
 const LOST_SHARE = 0.3;
 const CUT_SHARE = 0.5;
 
-/** Darkness and colour that came out, against white paper in the same light; and sides where what should be dark is white. */
-function levelsOf(photo: Rgba, { raster, page, places }: ExpectedPage, flipped: boolean, h: Homography, [a, b, c, d, e, f]: Affine): Pick<ProofReading, 'darknessKept' | 'cast' | 'cutOff'> {
+/**
+ * Darkness and colour that came out, against white paper in the same light; and sides where what should be dark is
+ * white.
+ */
+function levelsOf(
+  photo: Rgba,
+  { raster, page, places }: ExpectedPage,
+  flipped: boolean,
+  h: Homography,
+  [a, b, c, d, e, f]: Affine,
+): Pick<ProofReading, 'darknessKept' | 'cast' | 'cutOff'> {
   const channels = ([0, 1, 2] as const).map((channel) => channelOf(photo, channel));
-  const sent = ([0, 1, 2] as const).map((channel) => { const gray = channelOf(raster, channel); return flipped ? mirroredGray(gray) : gray; });
+  const sent = ([0, 1, 2] as const).map((channel) => {
+    const gray = channelOf(raster, channel);
+    return flipped ? mirroredGray(gray) : gray;
+  });
   const { width, height } = sent[0];
   const spots: { x: number; y: number; sent: number[]; seen: number[] }[] = [];
-  for (let y = 0; y < height; y += LEVEL_STEP) for (let x = 0; x < width; x += LEVEL_STEP) {
-    const at = project(h, a * (x + 0.5) + b * (y + 0.5) + c, d * (x + 0.5) + e * (y + 0.5) + f);
-    if (at.x < 0 || at.y < 0 || at.x > photo.width || at.y > photo.height) continue;
-    // Both a little blurred: a pixel more or less must not count.
-    const look = (gray: Gray) => (sample(gray, x, y) + sample(gray, x + 1, y) + sample(gray, x, y + 1) + sample(gray, x + 1, y + 1)) / 4;
-    spots.push({ x: x / width, y: y / height, sent: sent.map(look), seen: channels.map((gray) => sample(gray, at.x, at.y)) });
-  }
-  const light = [0, 1, 2].map((channel) => lightOver(spots.filter((spot) => Math.min(...spot.sent) > WHITE).map(({ x, y, seen }) => ({ x, y, level: seen[channel] }))));
-  const came = spots.map((spot) => ({ ...spot, seen: spot.seen.map((level, channel) => level / Math.max(0.05, light[channel](spot.x, spot.y))) }));
+  for (let y = 0; y < height; y += LEVEL_STEP)
+    for (let x = 0; x < width; x += LEVEL_STEP) {
+      const at = project(h, a * (x + 0.5) + b * (y + 0.5) + c, d * (x + 0.5) + e * (y + 0.5) + f);
+      if (at.x < 0 || at.y < 0 || at.x > photo.width || at.y > photo.height) continue;
+      // Both a little blurred: a pixel more or less must not count.
+      const look = (gray: Gray) =>
+        (sample(gray, x, y) + sample(gray, x + 1, y) + sample(gray, x, y + 1) + sample(gray, x + 1, y + 1)) / 4;
+      spots.push({
+        x: x / width,
+        y: y / height,
+        sent: sent.map(look),
+        seen: channels.map((gray) => sample(gray, at.x, at.y)),
+      });
+    }
+  const light = [0, 1, 2].map((channel) =>
+    lightOver(
+      spots.filter((spot) => Math.min(...spot.sent) > WHITE).map(({ x, y, seen }) => ({ x, y, level: seen[channel] })),
+    ),
+  );
+  const came = spots.map((spot) => ({
+    ...spot,
+    seen: spot.seen.map((level, channel) => level / Math.max(0.05, light[channel](spot.x, spot.y))),
+  }));
   const kept = [0, 1, 2].map((channel) => {
     let [product, square] = [0, 0];
-    for (const { sent: should, seen } of came) { const dark = 1 - should[channel]; if (dark > INKED) { product += dark * (1 - seen[channel]); square += dark * dark; } }
+    for (const { sent: should, seen } of came) {
+      const dark = 1 - should[channel];
+      if (dark > INKED) {
+        product += dark * (1 - seen[channel]);
+        square += dark * dark;
+      }
+    }
     return square === 0 ? 1 : product / square;
   });
   const darknessKept = (kept[0] + kept[1] + kept[2]) / 3;
-  return { darknessKept, cast: [darknessKept - kept[0], darknessKept - kept[1], darknessKept - kept[2]], cutOff: cutSides(came, page, places, flipped) };
+  return {
+    darknessKept,
+    cast: [darknessKept - kept[0], darknessKept - kept[1], darknessKept - kept[2]],
+    cutOff: cutSides(came, page, places, flipped),
+  };
 }
 
 /** Light over the sheet from what should be white: a surface of the second degree, less what lies far off it. */
@@ -211,22 +329,42 @@ function lightOver(whites: readonly { x: number; y: number; level: number }[]): 
   for (let round = 0; round < 3; round++) {
     const matrix = Array.from({ length: 6 }, () => new Array<number>(6).fill(0));
     const right = new Array<number>(6).fill(0);
-    for (const { x, y, level } of near) { const row = terms(x, y); row.forEach((one, i) => { right[i] += one * level; row.forEach((other, j) => { matrix[i][j] += one * other; }); }); }
+    for (const { x, y, level } of near) {
+      const row = terms(x, y);
+      row.forEach((value, i) => {
+        right[i] += value * level;
+        row.forEach((other, j) => {
+          matrix[i][j] += value * other;
+        });
+      });
+    }
     const solved = near.length > 40 ? solve(matrix, right) : null;
     if (!solved) break;
     figures = solved;
     near = whites.filter(({ x, y, level }) => Math.abs(level - valueOf(figures, x, y)) < 0.06);
   }
   return (x, y) => valueOf(figures, x, y);
-  function valueOf(by: readonly number[], x: number, y: number): number { return terms(x, y).reduce((sum, term, i) => sum + term * by[i], 0); }
+  function valueOf(by: readonly number[], x: number, y: number): number {
+    return terms(x, y).reduce((sum, term, i) => sum + term * by[i], 0);
+  }
 }
 
-function cutSides(spots: readonly { x: number; y: number; sent: number[]; seen: number[] }[], page: SizeMm, places: readonly RectMm[], flipped: boolean): PageSide[] {
+function cutSides(
+  spots: readonly { x: number; y: number; sent: number[]; seen: number[] }[],
+  page: SizeMm,
+  places: readonly RectMm[],
+  flipped: boolean,
+): PageSide[] {
   const placed = places.map((place) => (flipped ? { ...place, xMm: page.widthMm - place.xMm - place.widthMm } : place));
   const [left, top] = [Math.min(...placed.map((place) => place.xMm)), Math.min(...placed.map((place) => place.yMm))];
   const right = Math.max(...placed.map((place) => place.xMm + place.widthMm));
   const bottom = Math.max(...placed.map((place) => place.yMm + place.heightMm));
-  const band: Record<PageSide, (xMm: number, yMm: number) => number> = { left: (x) => x - left, right: (x) => right - x, top: (_, y) => y - top, bottom: (_, y) => bottom - y };
+  const band: Record<PageSide, (xMm: number, yMm: number) => number> = {
+    left: (x) => x - left,
+    right: (x) => right - x,
+    top: (_, y) => y - top,
+    bottom: (_, y) => bottom - y,
+  };
   return (Object.keys(band) as PageSide[]).filter((side) => {
     let [inked, lost] = [0, 0];
     for (const { x, y, sent, seen } of spots) {

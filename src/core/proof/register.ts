@@ -1,6 +1,7 @@
 /**
- * Lays a printed page as it was found over the page as it should be: an affine change of the expected page's millimetres, found coarsely by trying sizes and shifts and then
- * finely by Gauss–Newton on what stands out of its surroundings (source: Lucas and Kanade's image registration, with Huber's weights).
+ * Lays a printed page as it was found over the page as it should be: an affine change of the expected page's
+ * millimetres, found coarsely by trying sizes and shifts and then finely by Gauss–Newton on what stands out of its
+ * surroundings (source: Lucas and Kanade's image registration, with Huber's weights).
  */
 import { solve } from './homography';
 import { sample, type Gray } from './raster';
@@ -14,27 +15,52 @@ const MOST_ROUNDS = 16;
 const STILL = 0.002;
 
 /** How alike two images are under a change, −1…1, over what both show. `step` skips pixels. */
-export function likeness(expected: Gray, found: Gray, [a, b, c, d, e, f]: Affine, step = 1, weights: Gray | null = null): number {
+export function likeness(
+  expected: Gray,
+  found: Gray,
+  [a, b, c, d, e, f]: Affine,
+  step = 1,
+  weights: Gray | null = null,
+): number {
   let [n, sx, sy, sxx, syy, sxy] = [0, 0, 0, 0, 0, 0];
-  for (let y = 0; y < expected.height; y += step) for (let x = 0; x < expected.width; x += step) {
-    const weight = weights ? weights.data[y * expected.width + x] : 1;
-    if (weight === 0) continue;
-    const px = a * (x + 0.5) + b * (y + 0.5) + c;
-    const py = d * (x + 0.5) + e * (y + 0.5) + f;
-    if (px < 0 || py < 0 || px > found.width || py > found.height) continue;
-    const one = expected.data[y * expected.width + x];
-    const other = sample(found, px, py);
-    n += weight; sx += weight * one; sy += weight * other; sxx += weight * one * one; syy += weight * other * other; sxy += weight * one * other;
-  }
+  for (let y = 0; y < expected.height; y += step)
+    for (let x = 0; x < expected.width; x += step) {
+      const weight = weights ? weights.data[y * expected.width + x] : 1;
+      if (weight === 0) continue;
+      const px = a * (x + 0.5) + b * (y + 0.5) + c;
+      const py = d * (x + 0.5) + e * (y + 0.5) + f;
+      if (px < 0 || py < 0 || px > found.width || py > found.height) continue;
+      const one = expected.data[y * expected.width + x];
+      const other = sample(found, px, py);
+      n += weight;
+      sx += weight * one;
+      sy += weight * other;
+      sxx += weight * one * one;
+      syy += weight * other * other;
+      sxy += weight * one * other;
+    }
   const spread = Math.sqrt(Math.max(0, n * sxx - sx * sx) * Math.max(0, n * syy - sy * sy));
   return n < 30 || spread === 0 ? 0 : (n * sxy - sx * sy) / spread;
 }
 
-/** How alike two images are where one is only resized and shifted: every second pixel beside the nearest one of the other. For the coarse search. */
-function roughLikeness(expected: Gray, found: Gray, scaleX: number, shiftX: number, scaleY: number, shiftY: number): number {
+/**
+ * How alike two images are where one is only resized and shifted: every second pixel beside the nearest one of the
+ * other. For the coarse search.
+ */
+function roughLikeness(
+  expected: Gray,
+  found: Gray,
+  scaleX: number,
+  shiftX: number,
+  scaleY: number,
+  shiftY: number,
+): number {
   const { data, width, height } = expected;
   const columns = new Int32Array(width);
-  for (let x = 0; x < width; x++) { const at = Math.floor(scaleX * (x + 0.5) + shiftX); columns[x] = at >= 0 && at < found.width ? at : -1; }
+  for (let x = 0; x < width; x++) {
+    const at = Math.floor(scaleX * (x + 0.5) + shiftX);
+    columns[x] = at >= 0 && at < found.width ? at : -1;
+  }
   let [n, sx, sy, sxx, syy, sxy] = [0, 0, 0, 0, 0, 0];
   for (let y = 0; y < height; y += 2) {
     const row = Math.floor(scaleY * (y + 0.5) + shiftY);
@@ -45,46 +71,84 @@ function roughLikeness(expected: Gray, found: Gray, scaleX: number, shiftX: numb
       if (column < 0) continue;
       const one = data[at];
       const other = found.data[line + column];
-      n++; sx += one; sy += other; sxx += one * one; syy += other * other; sxy += one * other;
+      n++;
+      sx += one;
+      sy += other;
+      sxx += one * one;
+      syy += other * other;
+      sxy += one * other;
     }
   }
   const spread = Math.sqrt(Math.max(0, n * sxx - sx * sx) * Math.max(0, n * syy - sy * sy));
   return n < 30 || spread === 0 ? 0 : (n * sxy - sx * sy) / spread;
 }
 
-/** The best of several sizes about the page's middle, each shifted by up to `reach` pixels; across and down alike, or, as printers stretch one way and shrink the other, apart. */
-export function coarse(expected: Gray, found: Gray, reach: number, apart: boolean): { change: Affine; likeness: number } {
+/**
+ * The best of several sizes about the page's middle, each shifted by up to `reach` pixels; across and down alike, or,
+ * as printers stretch one way and shrink the other, apart.
+ */
+export function coarse(
+  expected: Gray,
+  found: Gray,
+  reach: number,
+  apart: boolean,
+): { change: Affine; likeness: number } {
   let best: { change: Affine; likeness: number } = { change: [1, 0, 0, 0, 1, 0], likeness: -1 };
   const [cx, cy] = [expected.width / 2, expected.height / 2];
-  for (const sx of SCALES) for (const sy of apart ? SCALES : [sx]) for (let dx = -reach; dx <= reach; dx++) for (let dy = -reach; dy <= reach; dy++) {
-    const [tx, ty] = [cx * (1 - sx) + dx, cy * (1 - sy) + dy];
-    const like = roughLikeness(expected, found, sx, tx, sy, ty);
-    if (like > best.likeness) best = { change: [sx, 0, tx, 0, sy, ty], likeness: like };
-  }
+  for (const sx of SCALES)
+    for (const sy of apart ? SCALES : [sx])
+      for (let dx = -reach; dx <= reach; dx++)
+        for (let dy = -reach; dy <= reach; dy++) {
+          const [tx, ty] = [cx * (1 - sx) + dx, cy * (1 - sy) + dy];
+          const like = roughLikeness(expected, found, sx, tx, sy, ty);
+          if (like > best.likeness) best = { change: [sx, 0, tx, 0, sy, ty], likeness: like };
+        }
   return best;
 }
 
 /** What of an expected page carries its place: pixels on slopes, their place in shares of the page, level and slope. */
-export interface Slopes { width: number; height: number; count: number; x: Float32Array; y: Float32Array; level: Float32Array; gx: Float32Array; gy: Float32Array }
+export interface Slopes {
+  width: number;
+  height: number;
+  count: number;
+  x: Float32Array;
+  y: Float32Array;
+  level: Float32Array;
+  gx: Float32Array;
+  gy: Float32Array;
+}
 
 const LEAST_SLOPE = 0.08;
 
 export function slopesOf({ data, width, height }: Gray): Slopes {
   const [x, y, level, gx, gy] = Array.from({ length: 5 }, () => new Float32Array(width * height));
   let count = 0;
-  for (let row = 1; row < height - 1; row++) for (let column = 1; column < width - 1; column++) {
-    const at = row * width + column;
-    const across = (data[at + 1] - data[at - 1]) / 2;
-    const down = (data[at + width] - data[at - width]) / 2;
-    if (Math.abs(across) + Math.abs(down) < LEAST_SLOPE) continue;
-    x[count] = column + 0.5; y[count] = row + 0.5; level[count] = data[at]; gx[count] = across; gy[count] = down;
-    count++;
-  }
+  for (let row = 1; row < height - 1; row++)
+    for (let column = 1; column < width - 1; column++) {
+      const at = row * width + column;
+      const across = (data[at + 1] - data[at - 1]) / 2;
+      const down = (data[at + width] - data[at - width]) / 2;
+      if (Math.abs(across) + Math.abs(down) < LEAST_SLOPE) continue;
+      x[count] = column + 0.5;
+      y[count] = row + 0.5;
+      level[count] = data[at];
+      gx[count] = across;
+      gy[count] = down;
+      count++;
+    }
   return { width, height, count, x, y, level, gx, gy };
 }
 
-/** Follows the slope from a first guess until nothing moves by more than a few thousandths of a pixel. The expected page's slopes stand for the found one's: they are nearly alike, and known once. */
-export function fine({ width, height, count, x, y, level, gx, gy }: Slopes, found: Gray, start: Affine, rounds = MOST_ROUNDS): Affine {
+/**
+ * Follows the slope from a first guess until nothing moves by more than a few thousandths of a pixel. The expected
+ * page's slopes stand for the found one's: they are nearly alike, and known once.
+ */
+export function fine(
+  { width, height, count, x, y, level, gx, gy }: Slopes,
+  found: Gray,
+  start: Affine,
+  rounds = MOST_ROUNDS,
+): Affine {
   const p = Float64Array.from(start);
   // Lengths in shares of the page keep the system well-tempered.
   const size = Math.max(width, height);
@@ -106,20 +170,58 @@ export function fine({ width, height, count, x, y, level, gx, gy }: Slopes, foun
       const xy = weight * gx[i] * gy[i];
       const yy = weight * gy[i] * gy[i];
       // Of each of the three, times 1, ux, uy, ux², ux·uy, uy².
-      sums[0] += xx; sums[1] += xx * ux; sums[2] += xx * uy; sums[3] += xx * ux * ux; sums[4] += xx * ux * uy; sums[5] += xx * uy * uy;
-      sums[6] += xy; sums[7] += xy * ux; sums[8] += xy * uy; sums[9] += xy * ux * ux; sums[10] += xy * ux * uy; sums[11] += xy * uy * uy;
-      sums[12] += yy; sums[13] += yy * ux; sums[14] += yy * uy; sums[15] += yy * ux * ux; sums[16] += yy * ux * uy; sums[17] += yy * uy * uy;
+      sums[0] += xx;
+      sums[1] += xx * ux;
+      sums[2] += xx * uy;
+      sums[3] += xx * ux * ux;
+      sums[4] += xx * ux * uy;
+      sums[5] += xx * uy * uy;
+      sums[6] += xy;
+      sums[7] += xy * ux;
+      sums[8] += xy * uy;
+      sums[9] += xy * ux * ux;
+      sums[10] += xy * ux * uy;
+      sums[11] += xy * uy * uy;
+      sums[12] += yy;
+      sums[13] += yy * ux;
+      sums[14] += yy * uy;
+      sums[15] += yy * ux * ux;
+      sums[16] += yy * ux * uy;
+      sums[17] += yy * uy * uy;
       const rx = weight * gx[i] * off;
       const ry = weight * gy[i] * off;
-      right[0] += rx * ux; right[1] += rx * uy; right[2] += rx; right[3] += ry * ux; right[4] += ry * uy; right[5] += ry;
+      right[0] += rx * ux;
+      right[1] += rx * uy;
+      right[2] += rx;
+      right[3] += ry * ux;
+      right[4] += ry * uy;
+      right[5] += ry;
     }
-    for (const [block, row, column] of [[0, 0, 0], [6, 0, 3], [6, 3, 0], [12, 3, 3]]) {
+    for (const [block, row, column] of [
+      [0, 0, 0],
+      [6, 0, 3],
+      [6, 3, 0],
+      [12, 3, 3],
+    ]) {
       const [one, u, v, uu, uv, vv] = sums.subarray(block, block + 6);
-      [[uu, uv, u], [uv, vv, v], [u, v, one]].forEach((line, i) => line.forEach((value, j) => { matrix[row + i][column + j] = value; }));
+      [
+        [uu, uv, u],
+        [uv, vv, v],
+        [u, v, one],
+      ].forEach((line, i) =>
+        line.forEach((value, j) => {
+          matrix[row + i][column + j] = value;
+        }),
+      );
     }
     const step = solve(matrix, [...right]);
     if (!step) break;
-    p[0] += step[0] / size; p[1] += step[1] / size; p[2] += step[2]; p[3] += step[3] / size; p[4] += step[4] / size; p[5] += step[5];
+    p[0] += step[0] / size;
+    p[1] += step[1] / size;
+    p[2] += step[2];
+    p[3] += step[3] / size;
+    p[4] += step[4] / size;
+    p[5] += step[5];
     if (Math.max(...step.map(Math.abs)) < STILL) break;
   }
   return [p[0], p[1], p[2], p[3], p[4], p[5]];

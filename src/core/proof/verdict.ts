@@ -1,6 +1,6 @@
 /**
- * What a proof says about the print. Tolerances by bench practice: a tile join or a frame shows half a millimetre in a hundred, a ruler's reading too; toner that lost a third of its
- * darkness moves a pale picture.
+ * What a proof says about the print. Tolerances by bench practice: a tile join or a frame shows half a millimetre in a
+ * hundred, a ruler's reading too; toner that lost a third of its darkness moves a pale picture.
  */
 export type ProofReason = 'mirrored' | 'scale-across' | 'scale-along' | 'cut-off' | 'pale' | 'cast';
 export type PageSide = 'left' | 'right' | 'top' | 'bottom';
@@ -24,7 +24,10 @@ export interface ProofReading {
   match: number;
 }
 
-export interface ProofVerdict extends ProofReading { go: boolean; reasons: readonly ProofReason[] }
+export interface ProofVerdict extends ProofReading {
+  go: boolean;
+  reasons: readonly ProofReason[];
+}
 
 const SCALE_TOLERANCE = 0.005;
 const DARKNESS_LEAST = 0.7;

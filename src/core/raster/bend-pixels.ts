@@ -1,21 +1,38 @@
 /**
- * Bends a flat raster to a fan: every pixel of the bent one is looked up in the flat one by the inverse of the bend, with Catmull–Rom weights over 4 × 4 pixels
- * (source: the cubic spline of that name, used throughout image processing). The flat raster must be about as dense as the bent one: at the wide arc it is
- * stretched, at the narrow one pressed together, by the ratio of the radii.
+ * Bends a flat raster to a fan: every pixel of the bent one is looked up in the flat one by the inverse of the bend,
+ * with Catmull–Rom weights over 4 × 4 pixels (source: the cubic spline of that name, used throughout image processing).
+ * The flat raster must be about as dense as the bent one: at the wide arc it is stretched, at the narrow one pressed
+ * together, by the ratio of the radii.
  */
 import { unbendPoint, type BentBlock, type PointMm } from '@/core/shape';
 
-export interface FlatRaster { rgba: Uint8ClampedArray; widthPx: number; heightPx: number; /** Where its top left corner lies on the plane. */ from: PointMm; pxPerMm: number }
+export interface FlatRaster {
+  rgba: Uint8ClampedArray;
+  widthPx: number;
+  heightPx: number;
+  /** Where its top left corner lies on the plane. */ from: PointMm;
+  pxPerMm: number;
+}
 export interface BentRaster {
-  /** Rows from `firstRow` of a raster of `widthPx`; opaque pixels are written where the picture lies, others are left. */
-  rgba: Uint8ClampedArray; widthPx: number; heightPx: number; firstRow: number;
+  /**
+   * Rows from `firstRow` of a raster of `widthPx`; opaque pixels are written where the picture lies, others are left.
+   */
+  rgba: Uint8ClampedArray;
+  widthPx: number;
+  heightPx: number;
+  firstRow: number;
   /** Where the raster's top left corner lies on the face, as it lands. */
-  corner: PointMm; pxPerMm: number;
+  corner: PointMm;
+  pxPerMm: number;
   /** Columns run backwards. */
   mirrored: boolean;
 }
 
-export function bendPixels({ bend, place, seamMm }: Pick<BentBlock, 'bend' | 'place' | 'seamMm'>, flat: FlatRaster, out: BentRaster): void {
+export function bendPixels(
+  { bend, place, seamMm }: Pick<BentBlock, 'bend' | 'place' | 'seamMm'>,
+  flat: FlatRaster,
+  out: BentRaster,
+): void {
   const weightsX = new Float64Array(4);
   const weightsY = new Float64Array(4);
   const point = { xMm: 0, yMm: 0 };
@@ -29,7 +46,7 @@ export function bendPixels({ bend, place, seamMm }: Pick<BentBlock, 'bend' | 'pl
       if (down < 0 || down > place.heightMm) continue;
       let across = plane.xMm - place.xMm;
       // The angle is known but for whole turns; left of the picture may be its seam, a turn on.
-      if (across < 0 && seamMm > 0) across += bend.plane.widthMm * (2 * Math.PI / bend.angleRad);
+      if (across < 0 && seamMm > 0) across += bend.plane.widthMm * ((2 * Math.PI) / bend.angleRad);
       if (across < 0 || across > place.widthMm + seamMm) continue;
       if (across > place.widthMm) across -= place.widthMm;
       const x = (place.xMm + across - flat.from.xMm) * flat.pxPerMm - 0.5;

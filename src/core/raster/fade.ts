@@ -1,6 +1,6 @@
 /**
- * Edge fade: how much of the toner is left towards the print's edge, 0–255 for each pixel. Rectangle and oval run out smoothly over `fadeMm`; ragged is a
- * hard edge that wanders within it, like torn paper. Deterministic.
+ * Edge fade: how much of the toner is left towards the print's edge, 0–255 for each pixel. Rectangle and oval run out
+ * smoothly over `fadeMm`; ragged is a hard edge that wanders within it, like torn paper. Deterministic.
  */
 import { clamp, layeredNoise } from '@/core/shared';
 import type { SizeMm } from '@/core/shape';
@@ -10,7 +10,10 @@ const RAGGED_SEED = 41;
 const RAGGED_STEP_MM = 7;
 const RAGGED_SOFT_MM = 0.4;
 
-const smooth = (share: number): number => { const s = clamp(share, 0, 1); return s * s * (3 - 2 * s); };
+const smooth = (share: number): number => {
+  const s = clamp(share, 0, 1);
+  return s * s * (3 - 2 * s);
+};
 
 /** Share of toner left at a place on the print, 0–1; mm from its top left corner. */
 export function fadeShare(form: FadeForm, fadeMm: number, print: SizeMm, xMm: number, yMm: number): number {
@@ -27,16 +30,38 @@ export function fadeShare(form: FadeForm, fadeMm: number, print: SizeMm, xMm: nu
 }
 
 /** Where rows lie in a print: their first pixel, as printed, and how large a pixel is. */
-export interface FadePlace { widthPx: number; firstRow: number; firstColumn: number; mmPerPx: number; print: SizeMm; mirrored: boolean }
+export interface FadePlace {
+  widthPx: number;
+  firstRow: number;
+  firstColumn: number;
+  mmPerPx: number;
+  print: SizeMm;
+  mirrored: boolean;
+}
 
 /** Lightens RGBA rows of the print towards white by the fade, in place. */
-export function fadeRows(rgba: Uint8ClampedArray, form: FadeForm, fadeMm: number, { widthPx, firstRow, firstColumn, mmPerPx, print, mirrored }: FadePlace): void {
+export function fadeRows(
+  rgba: Uint8ClampedArray,
+  form: FadeForm,
+  fadeMm: number,
+  { widthPx, firstRow, firstColumn, mmPerPx, print, mirrored }: FadePlace,
+): void {
   if (form === 'none' || fadeMm <= 0) return;
   const rows = rgba.length / 4 / widthPx;
   const reach = form === 'oval' ? Infinity : fadeMm + RAGGED_SOFT_MM;
-  const xOf = (column: number) => { const xMm = (firstColumn + column + 0.5) * mmPerPx; return mirrored ? print.widthMm - xMm : xMm; };
-  const near = Uint8Array.from({ length: widthPx }, (_, column) => Number(Math.min(xOf(column), print.widthMm - xOf(column)) < reach));
-  const columnShares = form === 'rectangle' ? Float64Array.from({ length: widthPx }, (_, column) => smooth(Math.min(xOf(column), print.widthMm - xOf(column)) / fadeMm)) : null;
+  const xOf = (column: number) => {
+    const xMm = (firstColumn + column + 0.5) * mmPerPx;
+    return mirrored ? print.widthMm - xMm : xMm;
+  };
+  const near = Uint8Array.from({ length: widthPx }, (_, column) =>
+    Number(Math.min(xOf(column), print.widthMm - xOf(column)) < reach),
+  );
+  const columnShares =
+    form === 'rectangle'
+      ? Float64Array.from({ length: widthPx }, (_, column) =>
+          smooth(Math.min(xOf(column), print.widthMm - xOf(column)) / fadeMm),
+        )
+      : null;
   for (let row = 0; row < rows; row++) {
     const yMm = (firstRow + row + 0.5) * mmPerPx;
     const yEdge = Math.min(yMm, print.heightMm - yMm);
@@ -44,7 +69,9 @@ export function fadeRows(rgba: Uint8ClampedArray, form: FadeForm, fadeMm: number
     const rowShare = columnShares ? smooth(yEdge / fadeMm) : 1;
     for (let column = 0; column < widthPx; column++) {
       if (yEdge >= reach && near[column] === 0) continue;
-      const share = columnShares ? Math.min(columnShares[column], rowShare) : fadeShare(form, fadeMm, print, xOf(column), yMm);
+      const share = columnShares
+        ? Math.min(columnShares[column], rowShare)
+        : fadeShare(form, fadeMm, print, xOf(column), yMm);
       if (share === 1) continue;
       const at = (row * widthPx + column) * 4;
       rgba[at] = 255 - share * (255 - rgba[at]);

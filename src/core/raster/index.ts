@@ -1,5 +1,14 @@
-export { loadResampler, resample, type PlaneSource, type ResampleCode, type RowSink, type RowSource } from './resample';
+export { loadResampler, resample, type PlaneSource, type ResampleCode, type RowSource } from './resample';
 export type { ResamplePasses } from './resample-plain';
-export { PLAIN_TONE, applyTone, isPlain, toneTables, type FadeForm, type LevelCurves, type Tone, type ToneTables } from './tone';
+export {
+  PLAIN_TONE,
+  applyTone,
+  isPlain,
+  toneTables,
+  type FadeForm,
+  type LevelCurves,
+  type Tone,
+  type ToneTables,
+} from './tone';
 export { fadeRows, fadeShare } from './fade';
-export { bendPixels, type BentRaster, type FlatRaster } from './bend-pixels';
+export { bendPixels } from './bend-pixels';

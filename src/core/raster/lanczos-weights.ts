@@ -27,7 +27,13 @@ function lanczos(x: number): number {
  * @param outSize output pixels
  * @param mirrored output runs backwards
  */
-export function lanczosWeights(sourceSize: number, from: number, length: number, outSize: number, mirrored = false): AxisWeights {
+export function lanczosWeights(
+  sourceSize: number,
+  from: number,
+  length: number,
+  outSize: number,
+  mirrored = false,
+): AxisWeights {
   const step = length / outSize;
   const stretch = Math.max(1, step);
   const reach = LOBES * stretch;

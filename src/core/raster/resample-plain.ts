@@ -1,6 +1,7 @@
 /**
- * The passes of resampling on one block of memory, in whole numbers: the twin of the WebAssembly kernel, to the bit, and what runs where there is none. Weights are
- * 14 bits, rows between the passes have 6 fractional bits; worst error against floating point under one level in 255. Addresses are bytes.
+ * The passes of resampling on one block of memory, in whole numbers: the twin of the WebAssembly kernel, to the bit,
+ * and what runs where there is none. Weights are 14 bits, rows between the passes have 6 fractional bits; worst error
+ * against floating point under one level in 255. Addresses are bytes.
  */
 export interface ResamplePasses {
   /** `count` pixels (a multiple of 8) of full-range BT.601 luma and halved chroma to RGBA u8. */
@@ -11,7 +12,16 @@ export interface ResamplePasses {
   horizontal(source: number, target: number, starts: number, weights: number, quads: number, count: number): void;
   /** `pairs` × 2 rows of i16, their addresses at `rows`, to `count` × 8 bytes of RGBA u8. */
   vertical(rows: number, target: number, weights: number, pairs: number, count: number): void;
-  tone(pixels: number, count: number, red: number, green: number, blue: number, greyRed: number, greyGreen: number, greyBlue: number): void;
+  tone(
+    pixels: number,
+    count: number,
+    red: number,
+    green: number,
+    blue: number,
+    greyRed: number,
+    greyGreen: number,
+    greyBlue: number,
+  ): void;
 }
 
 export const WEIGHT_BITS = 14;
@@ -62,7 +72,8 @@ export function plainPasses(): ResamplePasses {
     vertical(rows, target, weights, pairs, count) {
       for (let at = 0; at < count * 8; at++) {
         let sum = 1 << (SECOND_SHIFT - 1);
-        for (let tap = 0; tap < pairs * 2; tap++) sum += i16[(weights >> 1) + tap] * i16[(u32[(rows >> 2) + tap] >> 1) + at];
+        for (let tap = 0; tap < pairs * 2; tap++)
+          sum += i16[(weights >> 1) + tap] * i16[(u32[(rows >> 2) + tap] >> 1) + at];
         const level = sum >> SECOND_SHIFT;
         u8[target + at] = byte(level);
       }
@@ -92,7 +103,10 @@ export function plainPasses(): ResamplePasses {
   };
 }
 
-/** Coefficients of BT.601 beyond whole ones, in 1/32768: red and blue from redness and blueness, green from both. Source: the JPEG file format (JFIF). */
+/**
+ * Coefficients of BT.601 beyond whole ones, in 1/32768: red and blue from redness and blueness, green from both.
+ * Source: the JPEG file format (JFIF).
+ */
 const YUV = { red: 13173, greenOfBlue: 11277, greenOfRed: 23401, blue: 25297 } as const;
 const share = (value: number, of: number): number => (value * of + 0x4000) >> 15;
 const byte = (level: number): number => (level < 0 ? 0 : level > 255 ? 255 : level);

@@ -1,7 +1,8 @@
 /**
- * Crop, mirror, resample and tone in one streaming pass: source rows come in bands, output rows go out in bands, and only as many resampled rows are kept as the vertical
- * filter reaches over. Works on sRGB levels, as print drivers and sharp do. The passes are a WebAssembly kernel of under 1 kB; its plain twin runs where there is none.
- * Memory: a band of the source's columns, output width × (vertical taps + one band).
+ * Crop, mirror, resample and tone in one streaming pass: source rows come in bands, output rows go out in bands, and
+ * only as many resampled rows are kept as the vertical filter reaches over. Works on sRGB levels, as print drivers and
+ * sharp do. The passes are a WebAssembly kernel of under 1 kB; its plain twin runs where there is none. Memory: a band
+ * of the source's columns, output width × (vertical taps + one band).
  */
 import { assert, fail, ok, type Result } from '@/core/shared';
 import type { RectPx, SizePx } from '@/core/picture/crop';
@@ -11,14 +12,26 @@ import { WEIGHT_BITS, plainPasses, type ResamplePasses } from './resample-plain'
 import type { ToneTables } from './tone';
 
 export interface RowSource extends SizePx {
-  /** RGBA of rows `from` to `from + count`, columns `left` to `left + width`, opaque and without gaps. The array is only read until the next call. */
+  /**
+   * RGBA of rows `from` to `from + count`, columns `left` to `left + width`, opaque and without gaps. The array is only
+   * read until the next call.
+   */
   readRows(from: number, count: number, left: number, width: number): Uint8ClampedArray | Promise<Uint8ClampedArray>;
 }
 
-/** Luma and halved chroma of a band of a decoded JPEG, one plane behind the other, as decoders keep them: a third of RGBA's bytes, and coloured in the kernel. */
+/**
+ * Luma and halved chroma of a band of a decoded JPEG, one plane behind the other, as decoders keep them: a third of
+ * RGBA's bytes, and coloured in the kernel.
+ */
 export interface PlaneSource extends SizePx {
   /** Rows `from` to `from + count` and columns `left` to `left + width`; all even but for the picture's own end. */
-  readPlanes(from: number, count: number, left: number, width: number, into: Uint8Array<ArrayBuffer>): Promise<{ luma: number; blueness: number; redness: number; lumaStride: number; chromaStride: number }>;
+  readPlanes(
+    from: number,
+    count: number,
+    left: number,
+    width: number,
+    into: Uint8Array<ArrayBuffer>,
+  ): Promise<{ luma: number; blueness: number; redness: number; lumaStride: number; chromaStride: number }>;
 }
 
 /** RGBA rows of the output, opaque, which the sink may alter. The array is used again: copy what must stay. */
@@ -36,11 +49,17 @@ export type ResampleCode = 'crop-empty';
 export async function loadResampler(): Promise<ResamplePasses> {
   if (typeof WebAssembly === 'undefined') return plainPasses();
   const memory = new WebAssembly.Memory({ initial: 1 });
-  const module = await WebAssembly.instantiate(Uint8Array.from(atob(RESAMPLE_WASM), (letter) => letter.charCodeAt(0)), { env: { memory } }).catch(() => null);
+  const module = await WebAssembly.instantiate(
+    Uint8Array.from(atob(RESAMPLE_WASM), (letter) => letter.charCodeAt(0)),
+    { env: { memory } },
+  ).catch(() => null);
   if (!module) return plainPasses();
   const { horizontal, vertical, tone, colour } = module.instance.exports as unknown as Omit<ResamplePasses, 'reserve'>;
   return {
-    horizontal, vertical, tone, colour,
+    horizontal,
+    vertical,
+    tone,
+    colour,
     reserve(bytes) {
       const lacking = Math.ceil((bytes - memory.buffer.byteLength) / PAGE_BYTES);
       if (lacking > 0) memory.grow(lacking);
@@ -50,15 +69,31 @@ export async function loadResampler(): Promise<ResamplePasses> {
 }
 
 /** @param tone laid on as rows come out; null leaves the levels */
-export async function resample(source: RowSource | PlaneSource, crop: RectPx, out: SizePx, mirrored: boolean, sink: RowSink, passes: ResamplePasses, tone: ToneTables | null = null): Promise<Result<void, ResampleCode>> {
-  if (!(crop.widthPx > 0 && crop.heightPx > 0)) return fail('crop-empty', `expected a crop, got ${crop.widthPx} × ${crop.heightPx} px`);
-  assert(Number.isInteger(out.widthPx) && Number.isInteger(out.heightPx) && out.widthPx > 0 && out.heightPx > 0, 'output size is whole pixels');
+export async function resample(
+  source: RowSource | PlaneSource,
+  crop: RectPx,
+  out: SizePx,
+  mirrored: boolean,
+  sink: RowSink,
+  passes: ResamplePasses,
+  tone: ToneTables | null = null,
+): Promise<Result<void, ResampleCode>> {
+  if (!(crop.widthPx > 0 && crop.heightPx > 0))
+    return fail('crop-empty', `expected a crop, got ${crop.widthPx} × ${crop.heightPx} px`);
+  assert(
+    Number.isInteger(out.widthPx) && Number.isInteger(out.heightPx) && out.widthPx > 0 && out.heightPx > 0,
+    'output size is whole pixels',
+  );
   const across = wholeWeights(lanczosWeights(source.widthPx, crop.xPx, crop.widthPx, out.widthPx, mirrored), 4);
   const along = wholeWeights(lanczosWeights(source.heightPx, crop.yPx, crop.heightPx, out.heightPx), 2);
   const { left, width } = columnsOf(across, source.widthPx);
   // One block of memory: tables, weights, a band of the source, the ring of filtered rows, a band of the output.
   let end = FIRST_FREE;
-  const place = (bytes: number): number => { const at = end; end += Math.ceil(bytes / 16) * 16; return at; };
+  const place = (bytes: number): number => {
+    const at = end;
+    end += Math.ceil(bytes / 16) * 16;
+    return at;
+  };
   const tables = place(768);
   const starts = place(out.widthPx * 4);
   const weights = place(across.weights.byteLength);
@@ -89,13 +124,33 @@ export async function resample(source: RowSource | PlaneSource, crop: RectPx, ou
       if (!fetched.holds(nextSource)) await fetched.fetch(nextSource);
       let row = fetched.rowAt(nextSource);
       if (fetched.planes) {
-        passes.colour(fetched.planes.luma(nextSource), fetched.planes.blueness(nextSource), fetched.planes.redness(nextSource), colouredRow, Math.ceil(width / 8) * 8);
+        passes.colour(
+          fetched.planes.luma(nextSource),
+          fetched.planes.blueness(nextSource),
+          fetched.planes.redness(nextSource),
+          colouredRow,
+          Math.ceil(width / 8) * 8,
+        );
         row = colouredRow;
       }
-      passes.horizontal(row, ring + (nextSource % along.padded) * rowBytes, starts, weights, across.padded / 4, out.widthPx);
+      passes.horizontal(
+        row,
+        ring + (nextSource % along.padded) * rowBytes,
+        starts,
+        weights,
+        across.padded / 4,
+        out.widthPx,
+      );
     }
-    for (let tap = 0; tap < along.padded; tap++) words[rowAddresses / 4 + tap] = ring + ((along.starts[y] + tap) % along.padded) * rowBytes;
-    passes.vertical(rowAddresses, outBand + inBand * out.widthPx * 4, rowWeights + y * along.padded * 2, along.padded / 2, rowBytes / 16);
+    for (let tap = 0; tap < along.padded; tap++)
+      words[rowAddresses / 4 + tap] = ring + ((along.starts[y] + tap) % along.padded) * rowBytes;
+    passes.vertical(
+      rowAddresses,
+      outBand + inBand * out.widthPx * 4,
+      rowWeights + y * along.padded * 2,
+      along.padded / 2,
+      rowBytes / 16,
+    );
     if (tone) passes.tone(outBand + inBand * out.widthPx * 4, out.widthPx, tables, tables + 256, tables + 512, ...grey);
     inBand++;
     if (inBand === BAND_ROWS || y === out.heightPx - 1) {
@@ -109,12 +164,21 @@ export async function resample(source: RowSource | PlaneSource, crop: RectPx, ou
 /** The columns that a pass reaches, on even bounds: chroma is halved. */
 function columnsOf({ starts, taps }: WholeWeights, sourceWidth: number): { left: number; width: number } {
   let [least, most] = [Infinity, 0];
-  for (const start of starts) { least = Math.min(least, start); most = Math.max(most, start + taps); }
+  for (const start of starts) {
+    least = Math.min(least, start);
+    most = Math.max(most, start + taps);
+  }
   const left = least - (least % 2);
   return { left, width: Math.min(sourceWidth, most + (most % 2)) - left };
 }
 
-interface BandPlace { left: number; width: number; lastRow: number; at: number; memory: ArrayBuffer }
+interface BandPlace {
+  left: number;
+  width: number;
+  lastRow: number;
+  at: number;
+  memory: ArrayBuffer;
+}
 
 /** Reads bands of rows into memory, and says where in it a row lies. */
 function bandReader(source: RowSource | PlaneSource, { left, width, lastRow, at, memory }: BandPlace) {
@@ -129,7 +193,10 @@ function bandReader(source: RowSource | PlaneSource, { left, width, lastRow, at,
       if (native) {
         count = Math.min(source.heightPx - first, count + (count % 2));
         layout = await native.readPlanes(first, count, left, width, new Uint8Array(memory, at, BAND_ROWS * width * 4));
-      } else new Uint8ClampedArray(memory, at, count * width * 4).set(await (source as RowSource).readRows(first, count, left, width));
+      } else
+        new Uint8ClampedArray(memory, at, count * width * 4).set(
+          await (source as RowSource).readRows(first, count, left, width),
+        );
     },
     rowAt: (row: number) => at + (row - first) * width * 4,
     planes: native && {
@@ -140,7 +207,12 @@ function bandReader(source: RowSource | PlaneSource, { left, width, lastRow, at,
   };
 }
 
-interface WholeWeights { starts: Int32Array; weights: Int16Array; taps: number; /** Taps with the zero ones that fill up. */ padded: number }
+interface WholeWeights {
+  starts: Int32Array;
+  weights: Int16Array;
+  taps: number;
+  /** Taps with the zero ones that fill up. */ padded: number;
+}
 
 /** Weights in 1/16384 that sum to exactly one for each output pixel, filled up with zeros to a multiple of taps. */
 function wholeWeights({ starts, weights, taps }: AxisWeights, multiple: number): WholeWeights {

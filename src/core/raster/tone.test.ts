@@ -3,7 +3,14 @@ import { PLAIN_TONE, applyTone, fadeRows, fadeShare, isPlain, toneTables, type T
 
 const amount = fc.integer({ min: -100, max: 100 });
 const anyTone: fc.Arbitrary<Tone> = fc.record({
-  lightness: amount, contrast: amount, gamma: fc.double({ min: 0.3, max: 3, noNaN: true }), warmth: amount, mono: fc.constant(null), fade: fc.constant('none' as const), fadeMm: fc.constant(0), compensate: fc.constant(0),
+  lightness: amount,
+  contrast: amount,
+  gamma: fc.double({ min: 0.3, max: 3, noNaN: true }),
+  warmth: amount,
+  mono: fc.constant(null),
+  fade: fc.constant('none' as const),
+  fadeMm: fc.constant(0),
+  compensate: fc.constant(0),
 });
 const identity = (table: Uint8Array) => table.every((value, level) => value === level);
 
@@ -15,22 +22,31 @@ describe('tone curves', () => {
   });
 
   it('are monotone for any setting: no tone overtakes a lighter one', () => {
-    fc.assert(fc.property(anyTone, (tone) => {
-      const { red, green, blue } = toneTables(tone);
-      for (const table of [red, green, blue]) expect(table.every((value, level) => level === 0 || value >= table[level - 1])).toBe(true);
-    }));
+    fc.assert(
+      fc.property(anyTone, (tone) => {
+        const { red, green, blue } = toneTables(tone);
+        for (const table of [red, green, blue])
+          expect(table.every((value, level) => level === 0 || value >= table[level - 1])).toBe(true);
+      }),
+    );
   });
 
   it('keep black and white where they are, but for lightness and flattening', () => {
-    fc.assert(fc.property(anyTone, (tone) => {
-      const { green } = toneTables({ ...tone, lightness: 0, contrast: Math.abs(tone.contrast) });
-      expect([green[0], green[255]]).toEqual([0, 255]);
-    }));
+    fc.assert(
+      fc.property(anyTone, (tone) => {
+        const { green } = toneTables({ ...tone, lightness: 0, contrast: Math.abs(tone.contrast) });
+        expect([green[0], green[255]]).toEqual([0, 255]);
+      }),
+    );
   });
 
   it.each<[string, Partial<Tone>, (table: Uint8Array) => boolean]>([
     ['gamma above 1 lightens midtones', { gamma: 1.5 }, (table) => table[128] > 150],
-    ['contrast parts midtones', { contrast: 60 }, (table) => table[64] < 64 && table[192] > 192 && Math.abs(table[128] - 128) < 4],
+    [
+      'contrast parts midtones',
+      { contrast: 60 },
+      (table) => table[64] < 64 && table[192] > 192 && Math.abs(table[128] - 128) < 4,
+    ],
     ['less contrast brings them together', { contrast: -60 }, (table) => table[0] > 30 && table[255] < 225],
     ['lightness lifts the darks', { lightness: 50 }, (table) => table[0] > 60 && table[255] === 255],
     ['and lowers the lights', { lightness: -50 }, (table) => table[0] === 0 && table[255] < 190],
@@ -75,7 +91,11 @@ describe('the edge of a print', () => {
     expect(fadeShare('oval', 10, print, 2, 30)).toBeLessThan(0.3);
   });
   it('is ragged within its width: never beyond, and not straight', () => {
-    const depths = Array.from({ length: 50 }, (_, i) => { let x = 0; while (x < 20 && fadeShare('ragged', 8, print, x, 5 + i) < 0.5) x += 0.1; return x; });
+    const depths = Array.from({ length: 50 }, (_, i) => {
+      let x = 0;
+      while (x < 20 && fadeShare('ragged', 8, print, x, 5 + i) < 0.5) x += 0.1;
+      return x;
+    });
     expect(Math.max(...depths)).toBeLessThanOrEqual(8.5);
     expect(Math.max(...depths) - Math.min(...depths)).toBeGreaterThan(1);
   });
@@ -88,6 +108,7 @@ describe('the edge of a print', () => {
     const at = (pixels: Uint8ClampedArray, x: number, y: number) => pixels[(y * 100 + x) * 4];
     expect(at(plain, 0, 30)).toBeGreaterThan(200);
     expect(at(plain, 50, 30)).toBe(0);
-    for (let y = 0; y < 60; y += 7) for (let x = 0; x < 100; x += 3) expect(at(mirrored, 99 - x, y)).toBe(at(plain, x, y));
+    for (let y = 0; y < 60; y += 7)
+      for (let x = 0; x < 100; x += 3) expect(at(mirrored, 99 - x, y)).toBe(at(plain, x, y));
   });
 });

@@ -1,18 +1,27 @@
 /**
- * Compensation: level curves that bring the predicted look on this ground as near the original as the method allows. For each channel the look of a
- * print level is seen(G · filter(level)); the curve inverts it. What lies above the ground's own light can't be reached (white is no ink), nor what lies below the
- * densest toner: towards the upper limit targets are eased in over `KNEE` of it, so that light tones stay apart instead of becoming one.
+ * Compensation: level curves that bring the predicted look on this ground as near the original as the method allows.
+ * For each channel the look of a print level is seen(G · filter(level)); the curve inverts it. What lies above the
+ * ground's own light can't be reached (white is no ink), nor what lies below the densest toner: towards the upper limit
+ * targets are eased in over `KNEE` of it, so that light tones stay apart instead of becoming one.
  */
-import { linearLight } from '@/core/picture';
+import { linearLight } from '@/core/colour';
 import type { LevelCurves } from '@/core/raster';
 import { seen, tonerFilter, type Optics } from './optics';
 
-export interface Ground { /** Mean light of the ground under the print, linear 0–1. */ red: number; green: number; blue: number }
+export interface Ground {
+  /** Mean light of the ground under the print, linear 0–1. */ red: number;
+  green: number;
+  blue: number;
+}
 
 const KNEE = 0.9;
 
 export function compensation(ground: Ground, kept: number, optics: Optics): LevelCurves {
-  return { red: channelCurve(ground.red, kept, optics), green: channelCurve(ground.green, kept, optics), blue: channelCurve(ground.blue, kept, optics) };
+  return {
+    red: channelCurve(ground.red, kept, optics),
+    green: channelCurve(ground.green, kept, optics),
+    blue: channelCurve(ground.blue, kept, optics),
+  };
 }
 
 function channelCurve(ground: number, kept: number, optics: Optics): Float64Array {

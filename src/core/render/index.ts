@@ -1,5 +1,15 @@
-export { RENDER_STAGES, TONER_BLACK, rubbedOptics, seen, stageOptics, tonerFilter, underVeil, type Optics, type RenderStage } from './optics';
-export { compensation, type Ground } from './compensate';
-export { GROUND_STEPS, PLAIN_GRAIN, linearColour, renderGround, type Grain, type SurfaceLook } from './surface-texture';
-export { layPrintPlain, loadLayPrint, type LayPrint, type LayTables } from './lay-print';
-export { OPAQUE_WHITE, prepareSpecimen, renderSpecimen, type PreparedSpecimen, type PrintLook, type PrintPx, type SpecimenOrder } from './specimen';
+export {
+  RENDER_STAGES,
+  rubbedOptics,
+  seen,
+  stageOptics,
+  tonerFilter,
+  underVeil,
+  type Optics,
+  type RenderStage,
+} from './optics';
+export { compensation } from './compensate';
+export { OPAQUE_WHITE, PLAIN_GRAIN, type Grain, type SurfaceLook } from './grain';
+export { renderGround } from './surface-texture';
+export { layPrintPlain, loadLayPrint, type LayPrint } from './lay-print';
+export { prepareSpecimen, renderSpecimen, type PreparedSpecimen, type PrintPx, type SpecimenOrder } from './specimen';

@@ -1,12 +1,15 @@
 /**
- * Lays a print on its ground, pixel by pixel: light of the ground less what the toner takes, shown through haze and sheen. Whole numbers of 12 bits. There are two of
- * it: a WebAssembly kernel of a few hundred bytes, and the plain function that it is held to and that runs where there is no WebAssembly.
+ * Lays a print on its ground, pixel by pixel: light of the ground less what the toner takes, shown through haze and
+ * sheen. Whole numbers of 12 bits. There are two of it: a WebAssembly kernel of a few hundred bytes, and the plain
+ * function that it is held to and that runs where there is no WebAssembly.
  */
 import { LAY_PRINT_WASM } from './kernel/lay-print.bytes';
 
-export interface LayTables {
+interface LayTables {
   /** Light that the toner of each picture level takes, in 1/4096; 256 entries. */
-  red: Uint16Array; green: Uint16Array; blue: Uint16Array;
+  red: Uint16Array;
+  green: Uint16Array;
+  blue: Uint16Array;
   /** Level 0–255 that is seen of each light; 4096 entries. */
   face: Uint8ClampedArray;
   /** Weights of a black-and-white picture in 1/256; null in colour. */
@@ -39,7 +42,19 @@ export const layPrintPlain: LayPrint = (picture, under, { red, green, blue, face
   return out;
 };
 
-type Kernel = (picture: number, under: number, out: number, count: number, red: number, green: number, blue: number, face: number, greyRed: number, greyGreen: number, greyBlue: number) => void;
+type Kernel = (
+  picture: number,
+  under: number,
+  out: number,
+  count: number,
+  red: number,
+  green: number,
+  blue: number,
+  face: number,
+  greyRed: number,
+  greyGreen: number,
+  greyBlue: number,
+) => void;
 
 const PAGE_BYTES = 65_536;
 const TABLE_BYTES = 512;
@@ -48,11 +63,17 @@ const TABLES_AT = 1024;
 const FACE_AT = TABLES_AT + 3 * TABLE_BYTES;
 const PIXELS_AT = FACE_AT + FULL_LIGHT;
 
-/** The kernel with its memory, or the plain function where WebAssembly is missing. What stays the same between calls is not copied again. */
+/**
+ * The kernel with its memory, or the plain function where WebAssembly is missing. What stays the same between calls is
+ * not copied again.
+ */
 export async function loadLayPrint(): Promise<LayPrint> {
   if (typeof WebAssembly === 'undefined') return layPrintPlain;
   const memory = new WebAssembly.Memory({ initial: 1 });
-  const module = await WebAssembly.instantiate(Uint8Array.from(atob(LAY_PRINT_WASM), (letter) => letter.charCodeAt(0)), { env: { memory } }).catch(() => null);
+  const module = await WebAssembly.instantiate(
+    Uint8Array.from(atob(LAY_PRINT_WASM), (letter) => letter.charCodeAt(0)),
+    { env: { memory } },
+  ).catch(() => null);
   if (!module) return layPrintPlain;
   const kernel = module.instance.exports.layPrint as Kernel;
   let held: { picture: Uint8ClampedArray; under: Uint16Array } | null = null;
@@ -61,7 +82,10 @@ export async function loadLayPrint(): Promise<LayPrint> {
     const [underAt, pictureAt, outAt] = [PIXELS_AT, PIXELS_AT + count * 8, PIXELS_AT + count * 12];
     const lacking = Math.ceil((PIXELS_AT + count * 16 - memory.buffer.byteLength) / PAGE_BYTES);
     // Growing throws the old views away.
-    if (lacking > 0) { memory.grow(lacking); held = null; }
+    if (lacking > 0) {
+      memory.grow(lacking);
+      held = null;
+    }
     if (held?.picture !== picture || held.under !== under) {
       new Uint16Array(memory.buffer, underAt, under.length).set(under);
       new Uint8ClampedArray(memory.buffer, pictureAt, picture.length).set(picture);
@@ -72,7 +96,17 @@ export async function loadLayPrint(): Promise<LayPrint> {
     tables.set(green, 256);
     tables.set(blue, 512);
     new Uint8ClampedArray(memory.buffer, FACE_AT, FULL_LIGHT).set(face);
-    kernel(pictureAt, underAt, outAt, count, TABLES_AT, TABLES_AT + TABLE_BYTES, TABLES_AT + 2 * TABLE_BYTES, FACE_AT, ...(grey ?? ([0, 0, 0] as const)));
+    kernel(
+      pictureAt,
+      underAt,
+      outAt,
+      count,
+      TABLES_AT,
+      TABLES_AT + TABLE_BYTES,
+      TABLES_AT + 2 * TABLE_BYTES,
+      FACE_AT,
+      ...(grey ?? ([0, 0, 0] as const)),
+    );
     return new Uint8ClampedArray(memory.buffer, outAt, picture.length);
   };
 }

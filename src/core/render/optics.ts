@@ -1,22 +1,29 @@
 /**
- * How a transferred print looks, in linear light per channel. Toner is a filter over the ground: with transmission t (the picture's own linear light,
- * never under `TONER_BLACK`) and the share e of toner that stays, R₀ = G · (1 − e·(1 − t)). Residual paper is a scattering veil of share h on top:
- * R = h·w + (1−h)²·R₀ / (1 − h·w·R₀), the two-layer form with light going back and forth (Kubelka's layers, w the fibres' whiteness).
- * A rough dry face adds the share f of white first-surface light: R + f·(1 − R). Gloss and water take f and h away, which deepens colour.
- * Everything stays within 0–1 for inputs within 0–1. Known weakness: no dot gain, no colour of the binder, haze even over the print.
+ * How a transferred print looks, in linear light per channel. Toner is a filter over the ground: with transmission t
+ * (the picture's own linear light, never under `TONER_BLACK`) and the share e of toner that stays, R₀ = G · (1 − e·(1 −
+ * t)). Residual paper is a scattering veil of share h on top: R = h·w + (1−h)²·R₀ / (1 − h·w·R₀), the two-layer form
+ * with light going back and forth (Kubelka's layers, w the fibres' whiteness). A rough dry face adds the share f of
+ * white first-surface light: R + f·(1 − R). Gloss and water take f and h away, which deepens colour. Everything stays
+ * within 0–1 for inputs within 0–1. Known weakness: no dot gain, no colour of the binder, haze even over the print.
  */
-import { linearLight } from '@/core/picture';
+import { linearLight } from '@/core/colour';
 
 export type RenderStage = 'laid' | 'pass-1' | 'hazy' | 'wet' | 'matte' | 'satin' | 'gloss';
 export const RENDER_STAGES: readonly RenderStage[] = ['laid', 'pass-1', 'hazy', 'wet', 'matte', 'satin', 'gloss'];
 
-export interface Optics { /** Share of light the veil scatters. */ haze: number; /** First-surface white of the face. */ sheen: number }
+export interface Optics {
+  /** Share of light the veil scatters. */ haze: number;
+  /** First-surface white of the face. */ sheen: number;
+}
 
 const FIBRE_WHITE = 0.92;
 /** Fused black toner still sends back this share. */
-export const TONER_BLACK = 0.018;
+const TONER_BLACK = 0.018;
 
-/** Share of haze that each state leaves of the dry veil, and its first-surface light. Source: judged on bench photographs. */
+/**
+ * Share of haze that each state leaves of the dry veil, and its first-surface light. Source: judged on bench
+ * photographs.
+ */
 const STAGES: Readonly<Record<RenderStage, Optics>> = {
   laid: { haze: 0.68, sheen: 0.03 },
   'pass-1': { haze: 0.4, sheen: 0.04 },
@@ -36,9 +43,11 @@ export function rubbedOptics(share: number): Optics {
 }
 
 /** Transmission of toner for a picture level 0–255, with the share `kept` of it. */
-export const tonerFilter = (level: number, kept: number): number => 1 - kept * (1 - (TONER_BLACK + (1 - TONER_BLACK) * linearLight(level)));
+export const tonerFilter = (level: number, kept: number): number =>
+  1 - kept * (1 - (TONER_BLACK + (1 - TONER_BLACK) * linearLight(level)));
 
-export const underVeil = (reflectance: number, haze: number): number => haze * FIBRE_WHITE + ((1 - haze) ** 2 * reflectance) / (1 - haze * FIBRE_WHITE * reflectance);
+export const underVeil = (reflectance: number, haze: number): number =>
+  haze * FIBRE_WHITE + ((1 - haze) ** 2 * reflectance) / (1 - haze * FIBRE_WHITE * reflectance);
 
 export const seen = (reflectance: number, { haze, sheen }: Optics): number => {
   const veiled = haze > 0 ? underVeil(reflectance, haze) : reflectance;

@@ -1,28 +1,70 @@
 import { readFileSync } from 'node:fs';
 import fc from 'fast-check';
 import { BINDERS, SURFACES, binderById, surfaceById } from '@/core/craft';
-import { deltaE2000, labOf, linearLight } from '@/core/picture';
+import { deltaE2000, labOf, linearLight, linearColour } from '@/core/colour';
 import { PLAIN_TONE, toneTables, type Tone } from '@/core/raster';
 import { demoPixels } from '@/testing/demo-pictures';
-import { OPAQUE_WHITE, PLAIN_GRAIN, RENDER_STAGES, compensation, layPrintPlain, linearColour, loadLayPrint, prepareSpecimen, renderGround, renderSpecimen, seen, stageOptics, tonerFilter, underVeil, type PreparedSpecimen, type RenderStage, type SpecimenOrder } from './index';
+import {
+  OPAQUE_WHITE,
+  PLAIN_GRAIN,
+  RENDER_STAGES,
+  compensation,
+  layPrintPlain,
+  loadLayPrint,
+  prepareSpecimen,
+  renderGround,
+  renderSpecimen,
+  seen,
+  stageOptics,
+  tonerFilter,
+  underVeil,
+  type PreparedSpecimen,
+  type RenderStage,
+  type SpecimenOrder,
+} from './index';
 
 const SIZE = 64;
 const order = (surface: Parameters<typeof surfaceById>[0], patch: Partial<SpecimenOrder> = {}): SpecimenOrder => ({
-  look: { surface, colour: surfaceById(surface).bareColour, grain: PLAIN_GRAIN, coat: null }, widthPx: SIZE, heightPx: SIZE, mmPerPx: 0.5,
-  print: { x: 8, y: 8, width: 48, height: 40 }, opaqueWhite: null, fade: 'none', fadeMm: 0, ...patch,
+  look: { surface, colour: surfaceById(surface).bareColour, grain: PLAIN_GRAIN, coat: null },
+  widthPx: SIZE,
+  heightPx: SIZE,
+  mmPerPx: 0.5,
+  print: { x: 8, y: 8, width: 48, height: 40 },
+  opaqueWhite: null,
+  fade: 'none',
+  fadeMm: 0,
+  ...patch,
 });
 const flat = (level: number): Uint8ClampedArray => new Uint8ClampedArray(48 * 40 * 4).fill(level);
-function draw(prepared: PreparedSpecimen, picture: Uint8ClampedArray, stage: RenderStage, kept = 0.95, tone: Partial<Tone> = {}): Uint8ClampedArray {
+function draw(
+  prepared: PreparedSpecimen,
+  picture: Uint8ClampedArray,
+  stage: RenderStage,
+  kept = 0.95,
+  tone: Partial<Tone> = {},
+): Uint8ClampedArray {
   const out = new Uint8ClampedArray(SIZE * SIZE * 4);
   const optics = stageOptics(stage);
   renderSpecimen(prepared, { picture, tone: toneTables({ ...PLAIN_TONE, ...tone }), kept, optics }, optics.sheen, out);
   return out;
 }
-const bare = (prepared: PreparedSpecimen, stage: RenderStage) => { const out = new Uint8ClampedArray(SIZE * SIZE * 4); renderSpecimen(prepared, null, stageOptics(stage).sheen, out); return out; };
-const inPrint = (visit: (at: number) => void) => { for (let y = 8; y < 48; y++) for (let x = 8; x < 56; x++) visit((y * SIZE + x) * 4); };
+const bare = (prepared: PreparedSpecimen, stage: RenderStage) => {
+  const out = new Uint8ClampedArray(SIZE * SIZE * 4);
+  renderSpecimen(prepared, null, stageOptics(stage).sheen, out);
+  return out;
+};
+const inPrint = (visit: (at: number) => void) => {
+  for (let y = 8; y < 48; y++) for (let x = 8; x < 56; x++) visit((y * SIZE + x) * 4);
+};
 
 /** The greatest difference of levels within the print. */
-const furthest = (one: Uint8ClampedArray, other: Uint8ClampedArray): number => { let most = 0; inPrint((at) => { for (let c = 0; c < 3; c++) most = Math.max(most, Math.abs(one[at + c] - other[at + c])); }); return most; };
+const furthest = (one: Uint8ClampedArray, other: Uint8ClampedArray): number => {
+  let most = 0;
+  inPrint((at) => {
+    for (let c = 0; c < 3; c++) most = Math.max(most, Math.abs(one[at + c] - other[at + c]));
+  });
+  return most;
+};
 
 describe('the physics of the look', () => {
   it('white under a clear binder is the surface itself', () => {
@@ -30,7 +72,12 @@ describe('the physics of the look', () => {
     const [print, face] = [draw(prepared, flat(255), 'matte'), bare(prepared, 'matte')];
     // Sealed matte leaves a trace of haze: without it the two are the same to the level.
     const clear = new Uint8ClampedArray(SIZE * SIZE * 4);
-    renderSpecimen(prepared, { picture: flat(255), tone: toneTables(PLAIN_TONE), kept: 0.95, optics: { haze: 0, sheen: 0.035 } }, 0.035, clear);
+    renderSpecimen(
+      prepared,
+      { picture: flat(255), tone: toneTables(PLAIN_TONE), kept: 0.95, optics: { haze: 0, sheen: 0.035 } },
+      0.035,
+      clear,
+    );
     expect(furthest(clear, face)).toBeLessThanOrEqual(1);
     expect(furthest(print, face)).toBeLessThanOrEqual(6);
   });
@@ -40,9 +87,19 @@ describe('the physics of the look', () => {
     const [print, face] = [draw(prepared, flat(255), 'gloss'), bare(prepared, 'gloss')];
     const white = linearColour(OPAQUE_WHITE);
     let off = 0;
-    inPrint((at) => { off = Math.max(off, Math.abs(linearLight(print[at]) - seen(white[0], stageOptics('gloss')))); });
+    inPrint((at) => {
+      off = Math.max(off, Math.abs(linearLight(print[at]) - seen(white[0], stageOptics('gloss'))));
+    });
     expect(off).toBeLessThan(0.02);
-    for (const [x, y] of [[2, 2], [7, 20], [56, 30], [30, 48]]) expect(print.slice((y * SIZE + x) * 4, (y * SIZE + x) * 4 + 3)).toEqual(face.slice((y * SIZE + x) * 4, (y * SIZE + x) * 4 + 3));
+    for (const [x, y] of [
+      [2, 2],
+      [7, 20],
+      [56, 30],
+      [30, 48],
+    ])
+      expect(print.slice((y * SIZE + x) * 4, (y * SIZE + x) * 4 + 3)).toEqual(
+        face.slice((y * SIZE + x) * 4, (y * SIZE + x) * 4 + 3),
+      );
   });
 
   it.each(RENDER_STAGES)('more toner never looks lighter: %s', (stage) => {
@@ -51,7 +108,9 @@ describe('the physics of the look', () => {
     for (let level = 15; level <= 255; level += 15) {
       const next = draw(prepared, flat(level), stage);
       let darker = 0;
-      inPrint((at) => { for (let c = 0; c < 3; c++) if (next[at + c] < last[at + c]) darker++; });
+      inPrint((at) => {
+        for (let c = 0; c < 3; c++) if (next[at + c] < last[at + c]) darker++;
+      });
       expect(darker).toBe(0);
       last = next;
     }
@@ -71,11 +130,20 @@ describe('the physics of the look', () => {
   });
 
   it('never gives back more light than came in', () => {
-    fc.assert(fc.property(fc.double({ min: 0, max: 1, noNaN: true }), fc.integer({ min: 0, max: 255 }), fc.double({ min: 0, max: 1, noNaN: true }), fc.double({ min: 0, max: 1, noNaN: true }), fc.double({ min: 0, max: 0.2, noNaN: true }), (ground, level, kept, haze, sheen) => {
-      const light = seen(ground * tonerFilter(level, kept), { haze, sheen });
-      expect(light).toBeGreaterThanOrEqual(0);
-      expect(light).toBeLessThanOrEqual(1);
-    }));
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0, max: 1, noNaN: true }),
+        fc.integer({ min: 0, max: 255 }),
+        fc.double({ min: 0, max: 1, noNaN: true }),
+        fc.double({ min: 0, max: 1, noNaN: true }),
+        fc.double({ min: 0, max: 0.2, noNaN: true }),
+        (ground, level, kept, haze, sheen) => {
+          const light = seen(ground * tonerFilter(level, kept), { haze, sheen });
+          expect(light).toBeGreaterThanOrEqual(0);
+          expect(light).toBeLessThanOrEqual(1);
+        },
+      ),
+    );
   });
 
   it('fades towards the bare face at the print’s edge', () => {
@@ -88,22 +156,35 @@ describe('the physics of the look', () => {
 });
 
 describe('surfaces', () => {
-  it.each(SURFACES.map((surface) => surface.id))('%s: the same every time, near its colour, and turned by its grain', (id) => {
-    const look = { surface: id, colour: surfaceById(id).bareColour, grain: PLAIN_GRAIN, coat: null };
-    const one = renderGround(look, 60, 60, 1);
-    expect(renderGround(look, 60, 60, 1)).toEqual(one);
-    const mean = [0, 1, 2].map((c) => one.reduce((total, value, i) => (i % 3 === c ? total + value : total), 0) / 3600 / 4095);
-    const wanted = linearColour(look.colour);
-    for (let c = 0; c < 3; c++) expect(Math.abs(mean[c] - wanted[c])).toBeLessThan(0.22);
-    expect(Math.max(...one)).toBeLessThanOrEqual(4095);
-    if (!['led-candle', 'canvas', 'cloth', 'glazed-ceramic'].includes(id)) expect(renderGround({ ...look, grain: { ...PLAIN_GRAIN, angleDeg: 37, shiftXMm: 40 } }, 60, 60, 1)).not.toEqual(one);
-  });
+  it.each(SURFACES.map((surface) => surface.id))(
+    '%s: the same every time, near its colour, and turned by its grain',
+    (id) => {
+      const look = { surface: id, colour: surfaceById(id).bareColour, grain: PLAIN_GRAIN, coat: null };
+      const one = renderGround(look, 60, 60, 1);
+      expect(renderGround(look, 60, 60, 1)).toEqual(one);
+      const mean = [0, 1, 2].map(
+        (c) => one.reduce((total, value, i) => (i % 3 === c ? total + value : total), 0) / 3600 / 4095,
+      );
+      const wanted = linearColour(look.colour);
+      for (let c = 0; c < 3; c++) expect(Math.abs(mean[c] - wanted[c])).toBeLessThan(0.22);
+      expect(Math.max(...one)).toBeLessThanOrEqual(4095);
+      if (!['led-candle', 'canvas', 'cloth', 'glazed-ceramic'].includes(id))
+        expect(renderGround({ ...look, grain: { ...PLAIN_GRAIN, angleDeg: 37, shiftXMm: 40 } }, 60, 60, 1)).not.toEqual(
+          one,
+        );
+    },
+  );
 
   it('grain is true to scale: rings keep their distance in millimetres at any size of pixel', () => {
     // With rings of 10 mm and no knots, light repeats across the grain about every 10 mm.
     const rings = (mmPerPx: number) => {
       const size = Math.round(200 / mmPerPx);
-      const ground = renderGround({ surface: 'soft-wood', colour: '#ffffff', grain: { ...PLAIN_GRAIN, spacingMm: 10, knots: 0 }, coat: null }, 8, size, mmPerPx);
+      const ground = renderGround(
+        { surface: 'soft-wood', colour: '#ffffff', grain: { ...PLAIN_GRAIN, spacingMm: 10, knots: 0 }, coat: null },
+        8,
+        size,
+        mmPerPx,
+      );
       const column = Array.from({ length: size }, (_, y) => ground[(y * 8 + 4) * 3]);
       const mean = column.reduce((a, b) => a + b, 0) / size;
       return column.filter((value, y) => y > 0 && column[y - 1] >= mean && value < mean).length;
@@ -113,10 +194,17 @@ describe('surfaces', () => {
   });
 
   it('a base coat covers them', () => {
-    const look = { surface: 'stone' as const, colour: surfaceById('stone').bareColour, grain: PLAIN_GRAIN, coat: { colour: '#f4f1e8', opacity: 0.97 } };
+    const look = {
+      surface: 'stone' as const,
+      colour: surfaceById('stone').bareColour,
+      grain: PLAIN_GRAIN,
+      coat: { colour: '#f4f1e8', opacity: 0.97 },
+    };
     const ground = renderGround(look, 40, 40, 1);
     const wanted = linearColour('#f4f1e8');
-    expect(Math.max(...ground.filter((_, i) => i % 3 === 0).map((light) => Math.abs(light - wanted[0] * 4095)))).toBeLessThan(0.12 * 4095);
+    expect(
+      Math.max(...ground.filter((_, i) => i % 3 === 0).map((light) => Math.abs(light - wanted[0] * 4095))),
+    ).toBeLessThan(0.12 * 4095);
   });
 });
 
@@ -124,23 +212,46 @@ describe('the kernel and its plain twin', () => {
   it('give the same to the bit, in colour and in grey, at any size', async () => {
     const kernel = await loadLayPrint();
     expect(kernel).not.toBe(layPrintPlain);
-    fc.assert(fc.property(fc.integer({ min: 1, max: 5000 }), fc.integer(), fc.boolean(), fc.double({ min: 0.3, max: 1, noNaN: true }), (count, seed, grey, kept) => {
-      let state = seed | 1;
-      const next = (below: number) => { state = Math.imul(state, 1664525) + 1013904223; return (state >>> 8) % below; };
-      const picture = Uint8ClampedArray.from({ length: count * 4 }, () => next(256));
-      const under = Uint16Array.from({ length: count * 4 }, (_, i) => (i % 4 === 3 ? next(257) : next(4096)));
-      const table = () => Uint16Array.from({ length: 256 }, (_, level) => Math.round((1 - tonerFilter(level, kept)) * 4095));
-      const tables = { red: table(), green: table(), blue: table(), face: Uint8ClampedArray.from({ length: 4096 }, (_, light) => light >> 4), grey: grey ? ([77, 151, 28] as const) : null };
-      expect(kernel(picture, under, tables)).toEqual(layPrintPlain(picture, under, tables));
-    }), { numRuns: 40 });
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 1, max: 5000 }),
+        fc.integer(),
+        fc.boolean(),
+        fc.double({ min: 0.3, max: 1, noNaN: true }),
+        (count, seed, grey, kept) => {
+          let state = seed | 1;
+          const next = (below: number) => {
+            state = Math.imul(state, 1664525) + 1013904223;
+            return (state >>> 8) % below;
+          };
+          const picture = Uint8ClampedArray.from({ length: count * 4 }, () => next(256));
+          const under = Uint16Array.from({ length: count * 4 }, (_, i) => (i % 4 === 3 ? next(257) : next(4096)));
+          const table = () =>
+            Uint16Array.from({ length: 256 }, (_, level) => Math.round((1 - tonerFilter(level, kept)) * 4095));
+          const tables = {
+            red: table(),
+            green: table(),
+            blue: table(),
+            face: Uint8ClampedArray.from({ length: 4096 }, (_, light) => light >> 4),
+            grey: grey ? ([77, 151, 28] as const) : null,
+          };
+          expect(kernel(picture, under, tables)).toEqual(layPrintPlain(picture, under, tables));
+        },
+      ),
+      { numRuns: 40 },
+    );
   });
 });
 
 describe('colour difference', () => {
   // Pairs published with the formula's implementation notes.
   it.each([
-    [[50, 2.6772, -79.7751], [50, 0, -82.7485], 2.0425], [[50, -1.3802, -84.2814], [50, 0, -82.7485], 1], [[50, 2.5, 0], [50, 0, -2.5], 4.3065],
-    [[50, 2.5, 0], [73, 25, -18], 27.1492], [[60.2574, -34.0099, 36.2677], [60.4626, -34.1751, 39.4387], 1.2644], [[2.0776, 0.0795, -1.135], [0.9033, -0.0636, -0.5514], 0.9082],
+    [[50, 2.6772, -79.7751], [50, 0, -82.7485], 2.0425],
+    [[50, -1.3802, -84.2814], [50, 0, -82.7485], 1],
+    [[50, 2.5, 0], [50, 0, -2.5], 4.3065],
+    [[50, 2.5, 0], [73, 25, -18], 27.1492],
+    [[60.2574, -34.0099, 36.2677], [60.4626, -34.1751, 39.4387], 1.2644],
+    [[2.0776, 0.0795, -1.135], [0.9033, -0.0636, -0.5514], 0.9082],
   ] as const)('%j and %j', (one, other, expected) => {
     expect(deltaE2000(one, other)).toBeCloseTo(expected, 4);
     expect(deltaE2000(other, one)).toBeCloseTo(expected, 4);
@@ -161,7 +272,8 @@ describe('compensation', () => {
     for (const surface of SURFACES) {
       const [red, green, blue] = linearColour(surface.bareColour);
       const curves = compensation({ red, green, blue }, 0.9, stageOptics('matte'));
-      for (const curve of [curves.red, curves.green, curves.blue]) expect(curve.every((value, level) => level === 0 || value >= curve[level - 1] - 1e-9)).toBe(true);
+      for (const curve of [curves.red, curves.green, curves.blue])
+        expect(curve.every((value, level) => level === 0 || value >= curve[level - 1] - 1e-9)).toBe(true);
     }
   });
 
@@ -169,13 +281,24 @@ describe('compensation', () => {
     const pictures = await demoPixels(160);
     const difference = (rgba: Uint8ClampedArray, ground: readonly number[], kept: number, compensate: number) => {
       const optics = stageOptics('satin');
-      const tables = toneTables({ ...PLAIN_TONE, compensate }, compensation({ red: ground[0], green: ground[1], blue: ground[2] }, kept, optics));
-      const look = [tables.red, tables.green, tables.blue].map((table, c) => Float64Array.from({ length: 256 }, (_, level) => seen(ground[c] * tonerFilter(table[level], kept), optics)));
+      const tables = toneTables(
+        { ...PLAIN_TONE, compensate },
+        compensation({ red: ground[0], green: ground[1], blue: ground[2] }, kept, optics),
+      );
+      const look = [tables.red, tables.green, tables.blue].map((table, c) =>
+        Float64Array.from({ length: 256 }, (_, level) => seen(ground[c] * tonerFilter(table[level], kept), optics)),
+      );
       let total = 0;
-      for (let i = 0; i < rgba.length; i += 4) total += deltaE2000(labOf(look[0][rgba[i]], look[1][rgba[i + 1]], look[2][rgba[i + 2]]), labOf(linearLight(rgba[i]), linearLight(rgba[i + 1]), linearLight(rgba[i + 2])));
+      for (let i = 0; i < rgba.length; i += 4)
+        total += deltaE2000(
+          labOf(look[0][rgba[i]], look[1][rgba[i + 1]], look[2][rgba[i + 2]]),
+          labOf(linearLight(rgba[i]), linearLight(rgba[i + 1]), linearLight(rgba[i + 2])),
+        );
       return total / (rgba.length / 4);
     };
-    const grounds = (['soft-wood', 'canvas', 'painted-wood', 'glass'] as const).map((id) => linearColour(surfaceById(id).bareColour));
+    const grounds = (['soft-wood', 'canvas', 'painted-wood', 'glass'] as const).map((id) =>
+      linearColour(surfaceById(id).bareColour),
+    );
     const kept = binderById('fluid-gel').tonerKept;
     const mean = (compensate: number) => {
       const all = pictures.flatMap(({ rgba }) => grounds.map((ground) => difference(rgba, ground, kept, compensate)));
@@ -189,5 +312,8 @@ describe('compensation', () => {
 });
 
 it('every binder keeps a share of toner that makes sense', () => {
-  for (const binder of BINDERS) { expect(binder.tonerKept).toBeGreaterThanOrEqual(0); expect(binder.tonerKept).toBeLessThanOrEqual(1); }
+  for (const binder of BINDERS) {
+    expect(binder.tonerKept).toBeGreaterThanOrEqual(0);
+    expect(binder.tonerKept).toBeLessThanOrEqual(1);
+  }
 });

@@ -1,18 +1,25 @@
 /**
- * Renders a specimen in two steps, so that a slider needs only the second: `prepareSpecimen` computes ground and keep-map once for a surface and
- * a size, `renderSpecimen` lays the picture on with tables of 256 and 4096 entries: no power and no division for a pixel.
+ * Renders a specimen in two steps, so that a slider needs only the second: `prepareSpecimen` computes ground and
+ * keep-map once for a surface and a size, `renderSpecimen` lays the picture on with tables of 256 and 4096 entries: no
+ * power and no division for a pixel.
  */
-import { encodeLight } from '@/core/picture';
+import { encodeLight, linearColour } from '@/core/colour';
 import { clamp, layeredNoise } from '@/core/shared';
 import { fadeShare, type FadeForm, type ToneTables } from '@/core/raster';
 import type { SurfaceId } from '@/core/craft';
-import { GROUND_STEPS, linearColour, renderGround, type SurfaceLook } from './surface-texture';
+import { GROUND_STEPS, renderGround } from './surface-texture';
+import type { SurfaceLook } from './grain';
 import { seen, tonerFilter, type Optics } from './optics';
 import type { Ground } from './compensate';
 import { layPrintPlain, type LayPrint } from './lay-print';
 
 /** The print's place in the specimen, whole pixels. */
-export interface PrintPx { x: number; y: number; width: number; height: number }
+export interface PrintPx {
+  x: number;
+  y: number;
+  width: number;
+  height: number;
+}
 
 export interface SpecimenOrder {
   look: SurfaceLook;
@@ -30,7 +37,10 @@ export interface PreparedSpecimen {
   order: SpecimenOrder;
   /** Light of the bare face, RGB in 1/4095. */
   ground: Uint16Array;
-  /** Ground within the print, white where the binder is, RGB in 1/4095, and fourth the share of toner that can stay there, 0–256: texture and fade. */
+  /**
+   * Ground within the print, white where the binder is, RGB in 1/4095, and fourth the share of toner that can stay
+   * there, 0–256: texture and fade.
+   */
   under: Uint16Array;
   /** Mean light under the print. */
   mean: Ground;
@@ -38,21 +48,30 @@ export interface PreparedSpecimen {
 
 /** Toner lost on the highs of weave and stone, at the most. Source: bench practice: distressed look of canvas. */
 const TEXTURE_LOSS: Readonly<Partial<Record<SurfaceId, { share: number; sizeMm: number }>>> = {
-  canvas: { share: 0.16, sizeMm: 0.5 }, cloth: { share: 0.18, sizeMm: 0.6 }, stone: { share: 0.2, sizeMm: 1.6 }, terracotta: { share: 0.12, sizeMm: 1 }, plaster: { share: 0.08, sizeMm: 1.2 },
-  'soft-wood': { share: 0.05, sizeMm: 0.8 }, 'hard-wood': { share: 0.08, sizeMm: 0.8 },
+  canvas: { share: 0.16, sizeMm: 0.5 },
+  cloth: { share: 0.18, sizeMm: 0.6 },
+  stone: { share: 0.2, sizeMm: 1.6 },
+  terracotta: { share: 0.12, sizeMm: 1 },
+  plaster: { share: 0.08, sizeMm: 1.2 },
+  'soft-wood': { share: 0.05, sizeMm: 0.8 },
+  'hard-wood': { share: 0.08, sizeMm: 0.8 },
 };
-
-export const OPAQUE_WHITE = '#fcfbf8';
 
 /**
  * @param ground the face's light where it is known already, from `renderGround` with the same look and size
  * @param landed how much of each pixel of the print is there, 0–255; null where all is
  */
-export function prepareSpecimen(order: SpecimenOrder, ground = renderGround(order.look, order.widthPx, order.heightPx, order.mmPerPx), landed: Uint8Array | null = null): PreparedSpecimen {
+export function prepareSpecimen(
+  order: SpecimenOrder,
+  ground = renderGround(order.look, order.widthPx, order.heightPx, order.mmPerPx),
+  landed: Uint8Array | null = null,
+): PreparedSpecimen {
   const { look, widthPx, mmPerPx, print } = order;
   if (!print) return { order, ground, under: new Uint16Array(0), mean: { red: 1, green: 1, blue: 1 } };
   const under = new Uint16Array(print.width * print.height * 4);
-  const white = order.opaqueWhite ? linearColour(order.opaqueWhite).map((light) => Math.round(light * GROUND_STEPS)) : null;
+  const white = order.opaqueWhite
+    ? linearColour(order.opaqueWhite).map((light) => Math.round(light * GROUND_STEPS))
+    : null;
   const loss = look.coat && look.coat.opacity > 0.9 ? undefined : TEXTURE_LOSS[look.surface];
   const size = { widthMm: print.width * mmPerPx, heightMm: print.height * mmPerPx };
   const sums = [0, 0, 0];
@@ -62,20 +81,32 @@ export function prepareSpecimen(order: SpecimenOrder, ground = renderGround(orde
       const from = ((print.y + row) * widthPx + print.x + column) * 3;
       for (let channel = 0; channel < 3; channel++) {
         const bare = ground[from + channel];
-        const light = white ? (landed ? Math.round(bare + ((white[channel] - bare) * landed[at]) / 255) : white[channel]) : bare;
+        const light = white
+          ? landed
+            ? Math.round(bare + ((white[channel] - bare) * landed[at]) / 255)
+            : white[channel]
+          : bare;
         under[at * 4 + channel] = light;
         sums[channel] += light;
       }
       const [xMm, yMm] = [(column + 0.5) * mmPerPx, (row + 0.5) * mmPerPx];
-      const worn = loss ? loss.share * clamp(layeredNoise(xMm / loss.sizeMm, yMm / loss.sizeMm, look.grain.seed + 21, 2) * 2 - 0.9, 0, 1) : 0;
-      under[at * 4 + 3] = Math.round(256 * (1 - worn) * fadeShare(order.fade, order.fadeMm, size, xMm, yMm) * (landed ? landed[at] / 255 : 1));
+      const worn = loss
+        ? loss.share *
+          clamp(layeredNoise(xMm / loss.sizeMm, yMm / loss.sizeMm, look.grain.seed + 21, 2) * 2 - 0.9, 0, 1)
+        : 0;
+      under[at * 4 + 3] = Math.round(
+        256 * (1 - worn) * fadeShare(order.fade, order.fadeMm, size, xMm, yMm) * (landed ? landed[at] / 255 : 1),
+      );
     }
   }
   const mean = (channel: number) => sums[channel] / (Math.max(1, at) * GROUND_STEPS);
   return { order, ground, under, mean: { red: mean(0), green: mean(1), blue: mean(2) } };
 }
 
-const outTable = (optics: Optics): Uint8ClampedArray => Uint8ClampedArray.from({ length: GROUND_STEPS + 1 }, (_, light) => Math.round(encodeLight(seen(light / GROUND_STEPS, optics))));
+const outTable = (optics: Optics): Uint8ClampedArray =>
+  Uint8ClampedArray.from({ length: GROUND_STEPS + 1 }, (_, light) =>
+    Math.round(encodeLight(seen(light / GROUND_STEPS, optics))),
+  );
 
 export interface PrintLook {
   /** The picture as printed, unmirrored, RGBA, exactly the size of the print; toned by `tone` as it is laid on. */
@@ -91,31 +122,64 @@ export interface PrintLook {
  * @param sheen first-surface light of the whole face
  * @param lay the kernel that lays the print on
  */
-export function renderSpecimen({ order, ground, under }: PreparedSpecimen, look: PrintLook | null, sheen: number, out: Uint8ClampedArray, lay: LayPrint = layPrintPlain): void {
+export function renderSpecimen(
+  { order, ground, under }: PreparedSpecimen,
+  look: PrintLook | null,
+  sheen: number,
+  out: Uint8ClampedArray,
+  lay: LayPrint = layPrintPlain,
+): void {
   const { widthPx, print } = order;
-  drawBare(ground, outTable({ haze: 0, sheen }), new Int32Array(out.buffer, out.byteOffset, out.length / 4), widthPx, print && look ? print : null);
+  drawBare(
+    ground,
+    outTable({ haze: 0, sheen }),
+    new Int32Array(out.buffer, out.byteOffset, out.length / 4),
+    widthPx,
+    print && look ? print : null,
+  );
   if (!print || !look) return;
   const { tone, kept } = look;
-  const laid = lay(look.picture, under, { red: taken(tone.red, kept), green: taken(tone.green, kept), blue: taken(tone.blue, kept), face: outTable({ ...look.optics, sheen }), grey: tone.mono });
-  if (print.width === widthPx) { out.set(laid, print.y * widthPx * 4); return; }
+  const laid = lay(look.picture, under, {
+    red: taken(tone.red, kept),
+    green: taken(tone.green, kept),
+    blue: taken(tone.blue, kept),
+    face: outTable({ ...look.optics, sheen }),
+    grey: tone.mono,
+  });
+  if (print.width === widthPx) {
+    out.set(laid, print.y * widthPx * 4);
+    return;
+  }
   const length = print.width * 4;
-  for (let row = 0; row < print.height; row++) out.set(laid.subarray(row * length, (row + 1) * length), ((print.y + row) * widthPx + print.x) * 4);
+  for (let row = 0; row < print.height; row++)
+    out.set(laid.subarray(row * length, (row + 1) * length), ((print.y + row) * widthPx + print.x) * 4);
 }
 
 /** The fourth byte full, as a signed whole number: those are what the engine computes with fastest. */
 const OPAQUE = 0xff << 24;
 
 /** Light that the toner of each level takes away, in 1/4096. */
-const taken = (table: Uint8Array, kept: number): Uint16Array => Uint16Array.from(table, (level) => Math.round((1 - tonerFilter(level, kept)) * GROUND_STEPS));
+const taken = (table: Uint8Array, kept: number): Uint16Array =>
+  Uint16Array.from(table, (level) => Math.round((1 - tonerFilter(level, kept)) * GROUND_STEPS));
 
-function drawBare(ground: Uint16Array, table: Uint8ClampedArray, pixels: Int32Array, widthPx: number, hole: PrintPx | null): void {
+function drawBare(
+  ground: Uint16Array,
+  table: Uint8ClampedArray,
+  pixels: Int32Array,
+  widthPx: number,
+  hole: PrintPx | null,
+): void {
   const heightPx = ground.length / 3 / widthPx;
   const line = (row: number, from: number, end: number) => {
     let light = (row * widthPx + from) * 3;
-    for (let to = row * widthPx + from; to < row * widthPx + end; to++, light += 3) pixels[to] = table[ground[light]] | (table[ground[light + 1]] << 8) | (table[ground[light + 2]] << 16) | OPAQUE;
+    for (let to = row * widthPx + from; to < row * widthPx + end; to++, light += 3)
+      pixels[to] = table[ground[light]] | (table[ground[light + 1]] << 8) | (table[ground[light + 2]] << 16) | OPAQUE;
   };
   for (let row = 0; row < heightPx; row++) {
     if (!hole || row < hole.y || row >= hole.y + hole.height) line(row, 0, widthPx);
-    else { line(row, 0, hole.x); line(row, hole.x + hole.width, widthPx); }
+    else {
+      line(row, 0, hole.x);
+      line(row, hole.x + hole.width, widthPx);
+    }
   }
 }

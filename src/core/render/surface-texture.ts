@@ -1,33 +1,29 @@
 /**
- * Surfaces as seen, in linear light: procedural, seeded, true to scale. Lengths in mm: ring spacing, thread period and pore size are those of the real thing, and
- * what is finer than two pixels fades into its mean instead of making false patterns. Source: looks of common blanks, judged by eye.
+ * Surfaces as seen, in linear light: procedural, seeded, true to scale. Lengths in mm: ring spacing, thread period and
+ * pore size are those of the real thing, and what is finer than two pixels fades into its mean instead of making false
+ * patterns. Source: looks of common blanks, judged by eye.
  */
 import type { SurfaceId } from '@/core/craft';
-import { linearLight } from '@/core/picture';
+import { linearColour } from '@/core/colour';
+import type { Grain, SurfaceLook } from './grain';
 import { latticeHash, layeredNoise, valueNoise } from '@/core/shared';
 
-/** How the stuff of the blank lies under the print. */
-export interface Grain {
-  /** Degrees clockwise that the grain is turned from running across (left to right). */
-  angleDeg: number;
-  shiftXMm: number;
-  shiftYMm: number;
-  /** Distance of the rings, mm; null as usual for the surface. */
-  spacingMm: number | null;
-  knots: number;
-  seed: number;
-}
-
-export const PLAIN_GRAIN: Grain = { angleDeg: 0, shiftXMm: 0, shiftYMm: 0, spacingMm: null, knots: 1, seed: 1 };
-
-export interface SurfaceLook { surface: SurfaceId; colour: string; grain: Grain; coat: { colour: string; opacity: number } | null }
-
-/** Writes the share of light against the surface's own colour, for each channel, at a place along and across the grain. */
+/**
+ * Writes the share of light against the surface's own colour, for each channel, at a place along and across the grain.
+ */
 type Texture = (along: number, across: number, out: Float64Array) => void;
-/** A texture made ready for one grain and size of pixel: what does not change from pixel to pixel is worked out once. */
+/**
+ * A texture made ready for one grain and size of pixel: what does not change from pixel to pixel is worked out once.
+ */
 type TextureMaker = (grain: Grain, pxMm: number) => Texture;
 
-interface Wood { spacingMm: number; late: number; fibre: number; pores: number; cathedral: number }
+interface Wood {
+  spacingMm: number;
+  late: number;
+  fibre: number;
+  pores: number;
+  cathedral: number;
+}
 
 const step = (from: number, to: number, value: number): number => {
   const share = value <= from ? 0 : value >= to ? 1 : (value - from) / (to - from);
@@ -37,61 +33,70 @@ const step = (from: number, to: number, value: number): number => {
 const visible = (periodMm: number, pxMm: number): number => step(1.6, 3.2, periodMm / pxMm);
 
 /** Rings with early and late wood, fibres, pores, and knots that the rings bend round. */
-const wood = (kind: Wood): TextureMaker => (grain, pxMm) => {
-  const { seed } = grain;
-  const spacing = grain.spacingMm ?? kind.spacingMm;
-  const rings = visible(spacing, pxMm);
-  const fibres = kind.fibre * 2 * visible(0.35, pxMm);
-  const pores = kind.pores * visible(0.4, pxMm);
-  const knots = Array.from({ length: grain.knots }, (_, k) => ({
-    radius: 4 + 5 * latticeHash(k, 3, seed), along: (latticeHash(k, 1, seed) - 0.5) * 420, across: (latticeHash(k, 2, seed) - 0.5) * 300,
-  }));
-  return (along, across, out) => {
-    let v = across + (layeredNoise(along * 0.0035, across * 0.012, seed, 3) - 0.5) * kind.cathedral * 4;
-    let knot = 0;
-    for (const { radius, along: ku, across: kv } of knots) {
-      const du = (along - ku) / 1.5;
-      const dv = across - kv;
-      const square = du * du + dv * dv;
-      if (square > 49 * radius * radius) continue;
-      const distance = Math.sqrt(square);
-      v += (dv < 0 ? -1 : 1) * radius * 1.6 * Math.exp(-square / (5.76 * radius * radius));
-      const inside = 1 - step(radius * 0.75, radius * 1.1, distance);
-      v = v * (1 - inside) + distance * 1.4 * inside;
-      if (inside > knot) knot = inside;
-    }
-    const phase = v / spacing - Math.floor(v / spacing);
-    const late = step(0.35, 0.86, phase) * (1 - step(0.9, 1, phase)) * rings + 0.32 * (1 - rings);
-    let light = 1 + (layeredNoise(along * 0.006, across * 0.03, seed + 9, 2) - 0.5) * 0.14 - kind.late * late;
-    if (fibres > 0) light += (layeredNoise(along * 0.09, across * 3.4, seed + 5, 2) - 0.5) * fibres;
-    if (pores > 0) light -= pores * step(0.72, 0.85, valueNoise(along * 0.35, across * 4.5, seed + 13));
-    out[0] = light * (1 - 0.48 * knot);
-    out[1] = light * (1 - 0.6 * knot) * (1 - 0.1 * late);
-    out[2] = light * (1 - 0.66 * knot) * (1 - 0.2 * late);
+const wood =
+  (kind: Wood): TextureMaker =>
+  (grain, pxMm) => {
+    const { seed } = grain;
+    const spacing = grain.spacingMm ?? kind.spacingMm;
+    const rings = visible(spacing, pxMm);
+    const fibres = kind.fibre * 2 * visible(0.35, pxMm);
+    const pores = kind.pores * visible(0.4, pxMm);
+    const knots = Array.from({ length: grain.knots }, (_, k) => ({
+      radius: 4 + 5 * latticeHash(k, 3, seed),
+      along: (latticeHash(k, 1, seed) - 0.5) * 420,
+      across: (latticeHash(k, 2, seed) - 0.5) * 300,
+    }));
+    return (along, across, out) => {
+      let v = across + (layeredNoise(along * 0.0035, across * 0.012, seed, 3) - 0.5) * kind.cathedral * 4;
+      let knot = 0;
+      for (const { radius, along: ku, across: kv } of knots) {
+        const du = (along - ku) / 1.5;
+        const dv = across - kv;
+        const square = du * du + dv * dv;
+        if (square > 49 * radius * radius) continue;
+        const distance = Math.sqrt(square);
+        v += (dv < 0 ? -1 : 1) * radius * 1.6 * Math.exp(-square / (5.76 * radius * radius));
+        const inside = 1 - step(radius * 0.75, radius * 1.1, distance);
+        v = v * (1 - inside) + distance * 1.4 * inside;
+        if (inside > knot) knot = inside;
+      }
+      const phase = v / spacing - Math.floor(v / spacing);
+      const late = step(0.35, 0.86, phase) * (1 - step(0.9, 1, phase)) * rings + 0.32 * (1 - rings);
+      let light = 1 + (layeredNoise(along * 0.006, across * 0.03, seed + 9, 2) - 0.5) * 0.14 - kind.late * late;
+      if (fibres > 0) light += (layeredNoise(along * 0.09, across * 3.4, seed + 5, 2) - 0.5) * fibres;
+      if (pores > 0) light -= pores * step(0.72, 0.85, valueNoise(along * 0.35, across * 4.5, seed + 13));
+      out[0] = light * (1 - 0.48 * knot);
+      out[1] = light * (1 - 0.6 * knot) * (1 - 0.1 * late);
+      out[2] = light * (1 - 0.66 * knot) * (1 - 0.2 * late);
+    };
   };
-};
 
 /** A texture of light alone, the same for every channel. */
-const even = (make: (grain: Grain, pxMm: number) => (along: number, across: number) => number): TextureMaker => (grain, pxMm) => {
-  const lightAt = make(grain, pxMm);
-  return (along, across, out) => { out[0] = out[1] = out[2] = lightAt(along, across); };
-};
+const even =
+  (make: (grain: Grain, pxMm: number) => (along: number, across: number) => number): TextureMaker =>
+  (grain, pxMm) => {
+    const lightAt = make(grain, pxMm);
+    return (along, across, out) => {
+      out[0] = out[1] = out[2] = lightAt(along, across);
+    };
+  };
 
 /** Threads that go over and under each other. */
-const weave = (periodMm: number, depth: number): TextureMaker => even(({ seed }, pxMm) => {
-  const shown = visible(periodMm, pxMm);
-  return (x, y) => {
-    const i = Math.floor(x / periodMm);
-    const j = Math.floor(y / periodMm);
-    const over = ((i + j) & 1) === 0;
-    const slub = (valueNoise(over ? x * 0.12 : i * 1.7, over ? j * 1.7 : y * 0.12, seed) - 0.5) * 0.06;
-    if (shown === 0) return 1 + slub - depth * 0.42;
-    const fx = x / periodMm - i;
-    const fy = y / periodMm - j;
-    const ridge = Math.sin(Math.PI * (over ? fy : fx)) * (0.75 + 0.25 * Math.sin(Math.PI * (over ? fx : fy)));
-    return 1 + slub - depth * ((1 - ridge) * shown + 0.42 * (1 - shown));
-  };
-});
+const weave = (periodMm: number, depth: number): TextureMaker =>
+  even(({ seed }, pxMm) => {
+    const shown = visible(periodMm, pxMm);
+    return (x, y) => {
+      const i = Math.floor(x / periodMm);
+      const j = Math.floor(y / periodMm);
+      const over = ((i + j) & 1) === 0;
+      const slub = (valueNoise(over ? x * 0.12 : i * 1.7, over ? j * 1.7 : y * 0.12, seed) - 0.5) * 0.06;
+      if (shown === 0) return 1 + slub - depth * 0.42;
+      const fx = x / periodMm - i;
+      const fy = y / periodMm - j;
+      const ridge = Math.sin(Math.PI * (over ? fy : fx)) * (0.75 + 0.25 * Math.sin(Math.PI * (over ? fx : fy)));
+      return 1 + slub - depth * ((1 - ridge) * shown + 0.42 * (1 - shown));
+    };
+  });
 
 /** Cells with creases between them, as in leather. */
 function creased(x: number, y: number, cellMm: number, seed: number): number {
@@ -104,7 +109,10 @@ function creased(x: number, y: number, cellMm: number, seed: number): number {
       const dx = x / cellMm - (cx + i + latticeHash(cx + i, cy + j, seed));
       const dy = y / cellMm - (cy + j + latticeHash(cx + i, cy + j, seed + 7));
       const distance = dx * dx + dy * dy;
-      if (distance < first) { second = first; first = distance; } else if (distance < second) second = distance;
+      if (distance < first) {
+        second = first;
+        first = distance;
+      } else if (distance < second) second = distance;
     }
   }
   return step(0.02, 0.22, Math.sqrt(second) - Math.sqrt(first));
@@ -118,32 +126,70 @@ const TEXTURES: Readonly<Record<SurfaceId, TextureMaker>> = {
   'hard-wood': wood({ spacingMm: 1.6, late: 0.1, fibre: 0.08, pores: 0.22, cathedral: 6 }),
   'sheet-wood': wood({ spacingMm: 11, late: 0.13, fibre: 0.08, pores: 0.05, cathedral: 26 }),
   'varnished-wood': wood({ spacingMm: 2.4, late: 0.3, fibre: 0.08, pores: 0.15, cathedral: 8 }),
-  'painted-wood': even(({ seed }, px) => { const brush = 0.07 * visible(0.7, px); return (u, v) => 1 + broad(u * 0.03, v * 1.4, seed, 3) * brush + broad(u * 0.01, v * 0.01, seed + 3, 2) * 0.03; }),
+  'painted-wood': even(({ seed }, px) => {
+    const brush = 0.07 * visible(0.7, px);
+    return (u, v) => 1 + broad(u * 0.03, v * 1.4, seed, 3) * brush + broad(u * 0.01, v * 0.01, seed + 3, 2) * 0.03;
+  }),
   canvas: weave(0.42, 0.24),
   cloth: weave(0.6, 0.3),
-  leather: even(({ seed }, px) => { const shown = visible(1.4, px); return (u, v) => 1 + broad(u * 0.03, v * 0.03, seed, 3) * 0.2 - 0.35 * (shown > 0 ? shown * (1 - creased(u, v, 1.4, seed)) : 0) - 0.07 * (1 - shown); }),
-  glass: even(({ seed }) => (u, v) => 1 + broad(u * 0.004, v * 0.004, seed, 2) * 0.1 + 0.05 * step(0.55, 0.62, valueNoise((u + v) * 0.012, 0, seed))),
-  'glazed-ceramic': even(({ seed }) => (u, v) => 1 + broad(u * 0.02, v * 0.02, seed, 2) * 0.06),
-  metal: even(({ seed }, px) => { const brushed = 0.26 * visible(0.25, px); return (u, v) => 1 + (brushed > 0 ? broad(u * 0.012, v * 5, seed, 3) * brushed : 0) + broad(u * 0.006, v * 0.02, seed + 2, 2) * 0.18; }),
+  leather: even(({ seed }, px) => {
+    const shown = visible(1.4, px);
+    return (u, v) =>
+      1 +
+      broad(u * 0.03, v * 0.03, seed, 3) * 0.2 -
+      0.35 * (shown > 0 ? shown * (1 - creased(u, v, 1.4, seed)) : 0) -
+      0.07 * (1 - shown);
+  }),
+  glass: even(
+    ({ seed }) =>
+      (u, v) =>
+        1 + broad(u * 0.004, v * 0.004, seed, 2) * 0.1 + 0.05 * step(0.55, 0.62, valueNoise((u + v) * 0.012, 0, seed)),
+  ),
+  'glazed-ceramic': even(
+    ({ seed }) =>
+      (u, v) =>
+        1 + broad(u * 0.02, v * 0.02, seed, 2) * 0.06,
+  ),
+  metal: even(({ seed }, px) => {
+    const brushed = 0.26 * visible(0.25, px);
+    return (u, v) =>
+      1 +
+      (brushed > 0 ? broad(u * 0.012, v * 5, seed, 3) * brushed : 0) +
+      broad(u * 0.006, v * 0.02, seed + 2, 2) * 0.18;
+  }),
   stone: ({ seed }, px) => {
     const speck = 0.22 * visible(0.5, px);
     return (u, v, out) => {
       const crack = Math.abs(broad(u * 0.012, v * 0.03, seed + 4, 4));
-      const light = 1 + broad(u * 0.02, v * 0.05, seed, 5) * 0.62 + (speck > 0 ? (valueNoise(u * 2.2, v * 2.2, seed + 8) - 0.5) * speck : 0) - 0.4 * (1 - step(0.004, 0.02, crack));
+      const light =
+        1 +
+        broad(u * 0.02, v * 0.05, seed, 5) * 0.62 +
+        (speck > 0 ? (valueNoise(u * 2.2, v * 2.2, seed + 8) - 0.5) * speck : 0) -
+        0.4 * (1 - step(0.004, 0.02, crack));
       out[0] = light * 0.99;
       out[1] = light;
       out[2] = light * 1.02;
     };
   },
-  plaster: even(({ seed }, px) => { const pits = 0.2 * visible(1, px); return (u, v) => 1 + broad(u * 0.04, v * 0.04, seed, 4) * 0.16 - (pits > 0 ? pits * step(0.83, 0.9, valueNoise(u * 0.9, v * 0.9, seed + 6)) : 0); }),
-  terracotta: even(({ seed }, px) => { const grit = 0.16 * visible(0.6, px); return (u, v) => 1 + broad(u * 0.03, v * 0.1, seed, 4) * 0.3 + (grit > 0 ? (valueNoise(u * 1.8, v * 1.8, seed + 3) - 0.5) * grit : 0); }),
-  'led-candle': even(({ seed }) => (u, v) => 1 + broad(u * 0.015, v * 0.015, seed, 2) * 0.08),
-};
-
-/** Linear light of a colour #rrggbb. */
-export const linearColour = (hex: string): [number, number, number] => {
-  const value = Number.parseInt(hex.slice(1), 16);
-  return [linearLight((value >> 16) & 255), linearLight((value >> 8) & 255), linearLight(value & 255)];
+  plaster: even(({ seed }, px) => {
+    const pits = 0.2 * visible(1, px);
+    return (u, v) =>
+      1 +
+      broad(u * 0.04, v * 0.04, seed, 4) * 0.16 -
+      (pits > 0 ? pits * step(0.83, 0.9, valueNoise(u * 0.9, v * 0.9, seed + 6)) : 0);
+  }),
+  terracotta: even(({ seed }, px) => {
+    const grit = 0.16 * visible(0.6, px);
+    return (u, v) =>
+      1 +
+      broad(u * 0.03, v * 0.1, seed, 4) * 0.3 +
+      (grit > 0 ? (valueNoise(u * 1.8, v * 1.8, seed + 3) - 0.5) * grit : 0);
+  }),
+  'led-candle': even(
+    ({ seed }) =>
+      (u, v) =>
+        1 + broad(u * 0.015, v * 0.015, seed, 2) * 0.08,
+  ),
 };
 
 /** Light steps of a ground buffer. */
@@ -154,7 +200,12 @@ export const GROUND_STEPS = 4095;
  *
  * @param mmPerPx size of a pixel; the first pixel's middle lies half a pixel into the face
  */
-export function renderGround({ surface, colour, grain, coat }: SurfaceLook, widthPx: number, heightPx: number, mmPerPx: number): Uint16Array {
+export function renderGround(
+  { surface, colour, grain, coat }: SurfaceLook,
+  widthPx: number,
+  heightPx: number,
+  mmPerPx: number,
+): Uint16Array {
   const out = new Uint16Array(widthPx * heightPx * 3);
   const base = linearColour(colour);
   const over = coat ? linearColour(coat.colour) : base;

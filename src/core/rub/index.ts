@@ -1,1 +1,1 @@
-export { rubPlan, type RubInput, type RubPass, type RubPlan } from './rubbing';
+export { rubPlan, type RubInput, type RubPlan } from './rubbing';

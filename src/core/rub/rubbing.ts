@@ -1,13 +1,18 @@
 /**
- * Passes and minutes of rubbing. The binder's typical passes at 80 g/m² paper, one more for every 15 g/m² above; about 12 min
- * for the first pass over a letter-size print and half that for each later one; between passes 10 min to 1 h of drying, by room
- * and film. Fingertips sore after 30–40 min. Source: bench practice; the person's own log corrects it.
+ * Passes and minutes of rubbing. The binder's typical passes at 80 g/m² paper, one more for every 15 g/m² above; about
+ * 12 min for the first pass over a letter-size print and half that for each later one; between passes 10 min to 1 h of
+ * drying, by room and film. Fingertips sore after 30–40 min. Source: bench practice; the person's own log corrects it.
  */
 import { nominalFilmUm, type BinderRecord, type PrintRecord } from '@/core/craft';
 import { dryingFactor, type Room } from '@/core/cure';
 import { clamp } from '@/core/shared';
 
-export interface RubPass { number: number; minutes: number; dampenMinutes: number; dryMinutes: number }
+interface RubPass {
+  number: number;
+  minutes: number;
+  dampenMinutes: number;
+  dryMinutes: number;
+}
 
 export interface RubPlan {
   passes: readonly RubPass[];
@@ -19,7 +24,13 @@ export interface RubPlan {
   breaks: number;
 }
 
-export interface RubInput { binder: BinderRecord; print: PrintRecord; areaMm2: number; room: Room; passes: number | null }
+export interface RubInput {
+  binder: BinderRecord;
+  print: PrintRecord;
+  areaMm2: number;
+  room: Room;
+  passes: number | null;
+}
 
 const LETTER_MM2 = 215.9 * 279.4;
 const FIRST_PASS_MINUTES = 12;
@@ -45,7 +56,14 @@ export function rubPlan({ binder, print, areaMm2, room, passes }: RubInput): Rub
     dryMinutes,
   }));
   const minutesTotal = list.reduce((total, pass) => total + pass.minutes, 0);
-  return { passes: list, usual, extraForPaper, minutesTotal, sections: Math.max(1, Math.ceil(letters * 2)), breaks: Math.floor(minutesTotal / SORE_MINUTES) };
+  return {
+    passes: list,
+    usual,
+    extraForPaper,
+    minutesTotal,
+    sections: Math.max(1, Math.ceil(letters * 2)),
+    breaks: Math.floor(minutesTotal / SORE_MINUTES),
+  };
 }
 
 function betweenPassesMinutes(binder: BinderRecord, room: Room): number {

@@ -35,17 +35,27 @@ export class Hands {
   /** Minutes left in each free stretch: one that is nearly full is passed over unseen. */
   private readonly left: Float64Array;
   /** @param grid starts lie on multiples of it */
-  constructor(private readonly windows: readonly FreeWindow[], private readonly grid: number) {
+  constructor(
+    private readonly windows: readonly FreeWindow[],
+    private readonly grid: number,
+  ) {
     this.left = Float64Array.from(windows, (window) => window.until - window.from);
   }
 
-  book(from: number, minutes: number): void { this.booked.add(from, from + minutes); this.take(from, minutes); }
-  free(from: number, minutes: number): void { this.booked.remove(from, from + minutes); this.take(from, -minutes); }
+  book(from: number, minutes: number): void {
+    this.booked.add(from, from + minutes);
+    this.take(from, minutes);
+  }
+  free(from: number, minutes: number): void {
+    this.booked.remove(from, from + minutes);
+    this.take(from, -minutes);
+  }
 
   private take(from: number, minutes: number): void {
     const at = windowAt(this.windows, from);
     // What is pinned outside free time, or across its end, takes nothing that counts.
-    if (at < this.windows.length && this.windows[at].from <= from && from + Math.abs(minutes) <= this.windows[at].until) this.left[at] -= minutes;
+    if (at < this.windows.length && this.windows[at].from <= from && from + Math.abs(minutes) <= this.windows[at].until)
+      this.left[at] -= minutes;
   }
 
   /** The earliest start from a minute on where `minutes` fit into one free stretch; Infinity where none is left. */
@@ -59,7 +69,10 @@ export class Hands {
       if (start + minutes > window.until) continue;
       let at = booked.after(start);
       if (at > 0 && booked.until[at - 1] > start) start = onGrid(booked.until[at - 1]);
-      while (at < booked.from.length && booked.from[at] < start + minutes) { start = Math.max(start, onGrid(booked.until[at])); at++; }
+      while (at < booked.from.length && booked.from[at] < start + minutes) {
+        start = Math.max(start, onGrid(booked.until[at]));
+        at++;
+      }
       if (start + minutes <= window.until) return start;
     }
     return Infinity;
@@ -73,7 +86,8 @@ export class Hands {
       const window = windows[index];
       let end = onGrid(Math.min(by, window.until));
       if (end - minutes < window.from) continue;
-      for (let at = booked.after(end) - 1; at >= 0 && booked.until[at] > end - minutes; at--) if (booked.from[at] < end) end = onGrid(booked.from[at]);
+      for (let at = booked.after(end) - 1; at >= 0 && booked.until[at] > end - minutes; at--)
+        if (booked.from[at] < end) end = onGrid(booked.from[at]);
       if (end - minutes >= window.from) return end - minutes;
     }
     return -Infinity;
@@ -109,9 +123,14 @@ export class PlaceUse {
     this.longest = Math.max(this.longest, until - from);
   }
 
-  free(from: number, until: number): void { if (until > from) this.booked.remove(from, until); }
+  free(from: number, until: number): void {
+    if (until > from) this.booked.remove(from, until);
+  }
 
-  /** Where all places are taken within a stretch: the interval that leaves or came first; null where one is free throughout. */
+  /**
+   * Where all places are taken within a stretch: the interval that leaves or came first; null where one is free
+   * throughout.
+   */
   conflict(from: number, until: number): { firstFreeAt: number; takenFrom: number } | null {
     if (until <= from) return null;
     if (this.places < 1) return { firstFreeAt: Infinity, takenFrom: -Infinity };
@@ -119,7 +138,8 @@ export class PlaceUse {
     const first = booked.after(from - this.longest - 1);
     let count = 0;
     let beyond = first;
-    for (; beyond < booked.from.length && booked.from[beyond] < until; beyond++) if (booked.until[beyond] > from) count++;
+    for (; beyond < booked.from.length && booked.from[beyond] < until; beyond++)
+      if (booked.until[beyond] > from) count++;
     if (count < this.places) return null;
     for (let at = first; at < beyond; at++) {
       if (booked.until[at] <= from) continue;

@@ -1,11 +1,16 @@
 /**
- * When hands are free: a weekly pattern in local time, single days that replace it, quiet hours and busy times taken out. Instants are epoch ms; the local
- * clock is that of a named time zone, so that days on which the clock is changed have the hours they really have.
+ * When hands are free: a weekly pattern in local time, single days that replace it, quiet hours and busy times taken
+ * out. Instants are epoch ms; the local clock is that of a named time zone, so that days on which the clock is changed
+ * have the hours they really have.
  */
 import { TZDate } from '@date-fns/tz';
+import { MS_PER_DAY, MS_PER_MINUTE } from '@/core/shared';
 import type { DaySpan } from '@/core/measure';
 
-export interface TimeSpan { fromAt: number; untilAt: number }
+export interface TimeSpan {
+  fromAt: number;
+  untilAt: number;
+}
 
 export interface FreeHours {
   /** Seven days from Sunday, each with its spans. */
@@ -29,11 +34,19 @@ export function dayOf(at: number, timeZone: string): string {
 
 /** The instant of a minute of a local day; one that the clock skips is as much later as the clock is put on. */
 export function instantOf(day: string, minute: number, timeZone: string): number {
-  const [year, month, date] = day.split('-').map(Number);
-  return new TZDate(year, month - 1, date, Math.floor(minute / 60), minute % 60, timeZone).getTime();
+  const [year, month, date] = day.split('-');
+  return new TZDate(
+    Number(year),
+    Number(month) - 1,
+    Number(date),
+    Math.floor(minute / 60),
+    minute % 60,
+    timeZone,
+  ).getTime();
 }
 
-const nextDay = (day: string): string => new Date(Date.parse(`${day}T00:00:00Z`) + 86_400_000).toISOString().slice(0, 10);
+const nextDay = (day: string): string =>
+  new Date(Date.parse(`${day}T00:00:00Z`) + MS_PER_DAY).toISOString().slice(0, 10);
 export const weekdayOf = (day: string): number => new Date(`${day}T00:00:00Z`).getUTCDay();
 
 /** Free stretches between two instants, ascending, without those shorter than five minutes. */
@@ -42,7 +55,11 @@ export function freeWindows(hours: FreeHours, fromAt: number, untilAt: number, t
   const closed: TimeSpan[] = [...hours.busy];
   let day = dayOf(fromAt, timeZone);
   const span = (on: string, { fromMinute, untilMinute }: DaySpan): TimeSpan => ({
-    fromAt: instantOf(on, fromMinute, timeZone), untilAt: untilMinute >= DAY_MINUTES ? instantOf(nextDay(on), untilMinute - DAY_MINUTES, timeZone) : instantOf(on, untilMinute, timeZone),
+    fromAt: instantOf(on, fromMinute, timeZone),
+    untilAt:
+      untilMinute >= DAY_MINUTES
+        ? instantOf(nextDay(on), untilMinute - DAY_MINUTES, timeZone)
+        : instantOf(on, untilMinute, timeZone),
   });
   for (let count = 0; count < MOST_DAYS && instantOf(day, 0, timeZone) < untilAt; count++, day = nextDay(day)) {
     for (const one of hours.days[day] ?? hours.weekly[weekdayOf(day)] ?? []) free.push(span(day, one));
@@ -53,12 +70,15 @@ export function freeWindows(hours: FreeHours, fromAt: number, untilAt: number, t
     .filter((one) => one.untilAt - one.fromAt >= SHORTEST_MS);
 }
 
-const SHORTEST_MS = 5 * 60_000;
+const SHORTEST_MS = 5 * MS_PER_MINUTE;
 
 const quietOf = (quiet: DaySpan | null): DaySpan[] => {
   if (!quiet) return [];
   if (quiet.fromMinute < quiet.untilMinute) return [quiet];
-  return [{ fromMinute: 0, untilMinute: quiet.untilMinute }, { fromMinute: quiet.fromMinute, untilMinute: DAY_MINUTES }];
+  return [
+    { fromMinute: 0, untilMinute: quiet.untilMinute },
+    { fromMinute: quiet.fromMinute, untilMinute: DAY_MINUTES },
+  ];
 };
 
 /** Minutes of the local day at an instant. */

@@ -1,17 +1,50 @@
 import { dayBetween } from '@/core/cure';
-import { NOTHING_SAID, type AtHand } from '@/core/method';
-import { dueAt, type Job } from '@/core/plan';
+import { MS_PER_MINUTE } from '@/core/shared';
+import { NOTHING_SAID, type AtHand } from '@/core/at-hand';
+import { dueAt, type Job } from '@/core/stations';
 import { demoPieces } from '@/demo/scenario';
 import { EMPTY_AGENDA, freeHoursOf, type Piece } from '@/records';
 import { HOUR, PICTURE, readyPiece } from '@/testing/builders';
-import { buildInstance, checkSchedule, remedyVariants, repairSchedule, searchSchedule, spareSteps, stepsOf, benchOf, outcomeOf, type BuildInput, type JobInPlan } from './index';
+import {
+  buildInstance,
+  checkSchedule,
+  remedyVariants,
+  repairSchedule,
+  searchSchedule,
+  spareSteps,
+  stepsOf,
+  benchOf,
+  outcomeOf,
+  type BuildInput,
+  type JobInPlan,
+} from './index';
 
 const NOW = new Date('2026-11-26T17:00:00Z').getTime();
 const ZONE = 'Europe/London';
-const inPlan = (piece: Piece): JobInPlan => ({ id: piece.id, name: piece.name, dueAt: dueAt(piece.dueOn), job: piece, picture: PICTURE });
-const input = (patch: Partial<BuildInput> = {}): Omit<BuildInput, 'pieces'> => ({ now: NOW, hours: freeHoursOf(EMPTY_AGENDA), places: EMPTY_AGENDA.places, timeZone: ZONE, air: null, pins: {}, notBefore: {}, safest: false, ...patch });
-const build = (pieces: Piece[], patch: Partial<BuildInput> = {}, atHand: AtHand = NOTHING_SAID) => buildInstance({ ...input(patch), pieces: pieces.map((piece) => stepsOf(inPlan(piece), NOW, atHand)) });
-const step = (built: ReturnType<typeof build>, id: string) => { const index = built.steps.findIndex((one) => one.id === id); return { index, task: built.instance.tasks[index] }; };
+const inPlan = (piece: Piece): JobInPlan => ({
+  id: piece.id,
+  name: piece.name,
+  dueAt: dueAt(piece.dueOn),
+  job: piece,
+  picture: PICTURE,
+});
+const input = (patch: Partial<BuildInput> = {}): Omit<BuildInput, 'pieces'> => ({
+  now: NOW,
+  hours: freeHoursOf(EMPTY_AGENDA),
+  places: EMPTY_AGENDA.places,
+  timeZone: ZONE,
+  air: null,
+  pins: {},
+  notBefore: {},
+  safest: false,
+  ...patch,
+});
+const build = (pieces: Piece[], patch: Partial<BuildInput> = {}, atHand: AtHand = NOTHING_SAID) =>
+  buildInstance({ ...input(patch), pieces: pieces.map((piece) => stepsOf(inPlan(piece), NOW, atHand)) });
+const step = (built: ReturnType<typeof build>, id: string) => {
+  const index = built.steps.findIndex((one) => one.id === id);
+  return { index, task: built.instance.tasks[index] };
+};
 
 describe('the problem made from the pieces', () => {
   it('the example plans to its reopening day: every rule kept, every date made', () => {
@@ -30,7 +63,10 @@ describe('the problem made from the pieces', () => {
   });
 
   it('what is done drops out, and what is drying holds back what follows', () => {
-    const piece = readyPiece({ sheet: { ...readyPiece().sheet, printedAt: NOW - HOUR }, lay: { ...readyPiece().lay, laidAt: NOW - 2 * HOUR } });
+    const piece = readyPiece({
+      sheet: { ...readyPiece().sheet, printedAt: NOW - HOUR },
+      lay: { ...readyPiece().lay, laidAt: NOW - 2 * HOUR },
+    });
     const built = build([piece]);
     expect(built.steps.map(({ step: one }) => one.id)).not.toContain('lay');
     // Sixteen hours from laying in the reference room, two of them over.
@@ -40,15 +76,37 @@ describe('the problem made from the pieces', () => {
   });
 
   it('the safest waits are longer; floors and ovens are by the clock; a peel has its latest time', () => {
-    const on = (patch: Partial<Job['method']>, surface: Partial<Job['surface']> = {}, cure: Partial<Job['cure']> = {}): Piece => { const piece = readyPiece(); return { ...piece, method: { ...piece.method, ...patch }, surface: { ...piece.surface, ...surface }, cure: { ...piece.cure, ...cure } }; };
-    const lay = (piece: Piece, patch: Partial<BuildInput> = {}, atHand?: AtHand) => step(build([piece], patch, atHand), 'piece-1/lay').task;
+    const on = (
+      patch: Partial<Job['method']>,
+      surface: Partial<Job['surface']> = {},
+      cure: Partial<Job['cure']> = {},
+    ): Piece => {
+      const piece = readyPiece();
+      return {
+        ...piece,
+        method: { ...piece.method, ...patch },
+        surface: { ...piece.surface, ...surface },
+        cure: { ...piece.cure, ...cure },
+      };
+    };
+    const lay = (piece: Piece, patch: Partial<BuildInput> = {}, atHand?: AtHand) =>
+      step(build([piece], patch, atHand), 'piece-1/lay').task;
     expect(lay(on({})).wait).toMatchObject({ minMinutes: 16 * 60, place: 'rack', maxMinutes: null });
     expect(lay(on({}), { safest: true }).wait.minMinutes).toBe(24 * 60);
-    expect(lay(on({ school: 'A2', binder: 'opaque-medium' })).wait.minMinutes).toBe(24 * 60);
-    expect(lay(on({ school: 'B', binder: 'fluid-gel' })).wait).toMatchObject({ maxMinutes: 5, place: 'bench' });
-    expect(lay(on({}, {}, { oven: 'gentle' }))).toMatchObject({ attended: true, wait: { place: 'oven', minMinutes: 75 } });
+    expect(lay(on({ school: 'opaque-base', binder: 'opaque-medium' })).wait.minMinutes).toBe(24 * 60);
+    expect(lay(on({ school: 'tacky-peel', binder: 'fluid-gel' })).wait).toMatchObject({
+      maxMinutes: 5,
+      place: 'bench',
+    });
+    expect(lay(on({}, {}, { oven: 'gentle' }))).toMatchObject({
+      attended: true,
+      wait: { place: 'oven', minMinutes: 75 },
+    });
     const air = { readings: [], profile: dayBetween(10, 20, 60) };
-    expect(lay(on({}, {}, { through: 'room' }), { air }, { ...NOTHING_SAID, air }).wait.drying).toMatchObject({ labelMinutes: 960, still: 1 });
+    expect(lay(on({}, {}, { through: 'room' }), { air }, { ...NOTHING_SAID, air }).wait.drying).toMatchObject({
+      labelMinutes: 960,
+      still: 1,
+    });
   });
 
   it('a piece without a method is planned with the best one; one without a blank as far as it goes', () => {
@@ -60,14 +118,18 @@ describe('the problem made from the pieces', () => {
 
   it('pins and delays reach their step; a pin that is past is forgotten', () => {
     const at = NOW + 30 * HOUR;
-    const built = build([readyPiece()], { pins: { 'piece-1/lay': at, 'piece-1/print': NOW - HOUR }, notBefore: { 'piece-1/pass-1': NOW + 99 * HOUR } });
+    const built = build([readyPiece()], {
+      pins: { 'piece-1/lay': at, 'piece-1/print': NOW - HOUR },
+      notBefore: { 'piece-1/pass-1': NOW + 99 * HOUR },
+    });
     expect(step(built, 'piece-1/lay').task.pinnedAt).toBe(30 * 60);
     expect(step(built, 'piece-1/print').task.pinnedAt).toBeNull();
     expect(step(built, 'piece-1/pass-1').task.notBefore).toBe(99 * 60);
   });
 
   it('follows the person’s own pace', () => {
-    const minutes = (pace: Record<string, number>) => step(build([readyPiece()], {}, { ...NOTHING_SAID, pace }), 'piece-1/pass-1').task.minutes;
+    const minutes = (pace: Record<string, number>) =>
+      step(build([readyPiece()], {}, { ...NOTHING_SAID, pace }), 'piece-1/pass-1').task.minutes;
     expect(minutes({ rub: 2 })).toBe(2 * minutes({}));
   });
 });
@@ -92,20 +154,31 @@ describe('spare minutes', () => {
 
 describe('what would help', () => {
   const late = (patch: Partial<Piece> = {}) => readyPiece({ dueOn: '2026-11-28', ...patch });
-  const variants = (pieces: Piece[], patch: Partial<BuildInput> = {}) => remedyVariants({ jobs: pieces.map(inPlan), late: [pieces[0].id], atHand: NOTHING_SAID, build: input(patch) });
-  const finish = (built: ReturnType<typeof build>, id: string) => { const { starts } = searchSchedule(built.instance, { tries: 60, seed: 1 }); return outcomeOf(benchOf(built.instance), starts).finishes[built.instance.pieces.findIndex((piece) => piece.id === id)]; };
+  const variants = (pieces: Piece[], patch: Partial<BuildInput> = {}) =>
+    remedyVariants({ jobs: pieces.map(inPlan), late: [pieces[0].id], atHand: NOTHING_SAID, build: input(patch) });
+  const finish = (built: ReturnType<typeof build>, id: string) => {
+    const { starts } = searchSchedule(built.instance, { tries: 60, seed: 1 });
+    return outcomeOf(benchOf(built.instance), starts).finishes[
+      built.instance.pieces.findIndex((piece) => piece.id === id)
+    ];
+  };
 
   it('offers a quicker binder, a fan, one piece fewer and today, each a problem that can be solved', () => {
     const soft = late({ surface: { ...readyPiece().surface, kind: 'soft-wood', finish: 'bare' } });
     const other = readyPiece({ id: 'piece-2', name: 'Other' });
     const found = variants([soft, other], { hours: { ...freeHoursOf(EMPTY_AGENDA), days: { '2026-11-26': [] } } });
     expect([...new Set(found.map(({ remedy }) => remedy.kind))]).toEqual(['binder', 'fan', 'fewer', 'today']);
-    const plain = finish(build([soft, other], { hours: { ...freeHoursOf(EMPTY_AGENDA), days: { '2026-11-26': [] } } }), soft.id);
+    const plain = finish(
+      build([soft, other], { hours: { ...freeHoursOf(EMPTY_AGENDA), days: { '2026-11-26': [] } } }),
+      soft.id,
+    );
     const binder = found.find(({ remedy }) => remedy.kind === 'binder');
     expect(binder && finish(binder.built, soft.id)).toBeLessThan(plain);
     const today = found.find(({ remedy }) => remedy.kind === 'today');
     expect(today && finish(today.built, soft.id)).toBeLessThanOrEqual(plain);
-    expect(found.find(({ remedy }) => remedy.kind === 'fewer')?.built.instance.pieces.map(({ id }) => id)).toEqual([soft.id]);
+    expect(found.find(({ remedy }) => remedy.kind === 'fewer')?.built.instance.pieces.map(({ id }) => id)).toEqual([
+      soft.id,
+    ]);
   });
 
   it('offers no binder to what is laid, no fan where one blows, no day that is free already', () => {
@@ -120,7 +193,9 @@ it('a step marked late moves the plan and is mended in place', () => {
   const built = build(pieces);
   const { starts } = searchSchedule(built.instance, { tries: 100, seed: 1 });
   const { index } = step(built, 'demo-viaduct/print');
-  const later = build(pieces, { notBefore: { 'demo-viaduct/print': built.originAt + (starts[index] + 1440) * 60_000 } });
+  const later = build(pieces, {
+    notBefore: { 'demo-viaduct/print': built.originAt + (starts[index] + 1440) * MS_PER_MINUTE },
+  });
   const mended = repairSchedule(later.instance, starts, { tries: 100, seed: 1 });
   expect(checkSchedule(later.instance, mended.starts)).toEqual([]);
   expect(mended.starts[index]).toBeGreaterThanOrEqual(starts[index] + 1440);

@@ -1,10 +1,10 @@
-export { dayOf, freeWindows, instantOf, isQuiet, type FreeHours, type TimeSpan } from './free-hours';
-export { LATE_WEIGHT, type FreeWindow, type Instance, type Outcome, type PieceDue, type PlaceId, type Places, type RoomCourse, type Starts, type Task, type TaskWait } from './instance';
+export { dayOf, freeWindows, instantOf, isQuiet, type FreeHours } from './free-hours';
+export { LATE_WEIGHT, type Instance, type Places, type Starts, type Task, type TaskWait } from './instance';
 export { benchOf, outcomeOf, placeByKeys } from './placing';
-export { searchSchedule, type Found, type SearchLimits } from './search';
+export { searchSchedule } from './search';
 export { asLateAsSafe } from './later';
 export { checkSchedule, type Violation } from './check';
-export { repairSchedule, type Repaired } from './repair';
-export { buildInstance, stepKey, type BuildInput, type Built, type PieceSteps } from './from-plans';
+export { repairSchedule } from './repair';
+export { buildInstance, type BuildInput, type Built } from './from-plans';
 export { spareSteps } from './spare';
-export { remedyVariants, stepsOf, type JobInPlan, type LateRemedy, type RemedyInput, type RemedyVariant } from './remedies';
+export { remedyVariants, stepsOf, type JobInPlan, type LateRemedy } from './remedies';

@@ -1,6 +1,7 @@
 /**
- * The scheduling problem as plain data: pieces of steps, one pair of hands with its free stretches, places where pieces lie. Times are whole minutes from an
- * origin (elapsed, not on the wall's clock). A wait begins when its step ends and occupies its place until the piece is ripe; ripe, it can stand anywhere.
+ * The scheduling problem as plain data: pieces of steps, one pair of hands with its free stretches, places where pieces
+ * lie. Times are whole minutes from an origin (elapsed, not on the wall's clock). A wait begins when its step ends and
+ * occupies its place until the piece is ripe; ripe, it can stand anywhere.
  */
 export type PlaceId = 'bench' | 'rack' | 'oven';
 export type Places = Readonly<Record<PlaceId, number>>;
@@ -31,10 +32,19 @@ export interface Task {
   attended: boolean;
 }
 
-export interface PieceDue { id: string; dueMinute: number | null }
-export interface FreeWindow { from: number; until: number }
+interface PieceDue {
+  id: string;
+  dueMinute: number | null;
+}
+export interface FreeWindow {
+  from: number;
+  until: number;
+}
 /** The room's vapour-pressure deficit through time, from the origin. */
-export interface RoomCourse { stepMinutes: number; vpdKpa: readonly number[] }
+interface RoomCourse {
+  stepMinutes: number;
+  vpdKpa: readonly number[];
+}
 
 export interface Instance {
   tasks: readonly Task[];
@@ -54,4 +64,9 @@ export type Starts = Float64Array;
 /** What a minute of lateness weighs against a minute of finishing sooner. */
 export const LATE_WEIGHT = 10;
 
-export interface Outcome { finishes: number[]; tardiness: number[]; cost: number; unplaced: number[] }
+export interface Outcome {
+  finishes: number[];
+  tardiness: number[];
+  cost: number;
+  unplaced: number[];
+}

@@ -1,6 +1,7 @@
 /**
- * Steps put into a schedule one after the other, each at its earliest place (a serial scheme; for costs that only grow with time some order of steps gives the
- * best schedule there is). A step with a latest wait is placed together with the one that follows it.
+ * Steps put into a schedule one after the other, each at its earliest place (a serial scheme; for costs that only grow
+ * with time some order of steps gives the best schedule there is). A step with a latest wait is placed together with
+ * the one that follows it.
  */
 import { Hands, PlaceUse } from './bookings';
 import { LATE_WEIGHT, type Instance, type Outcome, type PlaceId, type Starts, type Task } from './instance';
@@ -25,9 +26,16 @@ export function benchOf(instance: Instance): Bench {
   const followers: number[][] = tasks.map(() => []);
   tasks.forEach((task, index) => task.after.forEach((before) => followers[before].push(index)));
   const tied = new Int32Array(tasks.length).fill(-1);
-  tasks.forEach(({ wait }, index) => { if (wait.maxMinutes !== null && followers[index].length > 0) tied[index] = followers[index][0]; });
+  tasks.forEach(({ wait }, index) => {
+    if (wait.maxMinutes !== null && followers[index].length > 0) tied[index] = followers[index][0];
+  });
   return {
-    instance, ripeness: ripenessOf(instance), followers, tied, waitsFor: Int32Array.from(tasks, (task) => task.after.length), pinned: [...tasks.keys()].filter((index) => tasks[index].pinnedAt !== null),
+    instance,
+    ripeness: ripenessOf(instance),
+    followers,
+    tied,
+    waitsFor: Int32Array.from(tasks, (task) => task.after.length),
+    pinned: [...tasks.keys()].filter((index) => tasks[index].pinnedAt !== null),
     ofPiece: instance.pieces.map((_, piece) => [...tasks.keys()].filter((index) => tasks[index].piece === piece)),
     unplaced: new Float64Array(tasks.length).fill(NaN),
   };
@@ -46,11 +54,17 @@ export class Placing {
     this.starts = bench.unplaced.slice();
     this.ripe = bench.unplaced.slice();
     this.hands = new Hands(instance.windows, instance.gridMinutes);
-    this.use = { bench: new PlaceUse(instance.places.bench), rack: new PlaceUse(instance.places.rack), oven: new PlaceUse(instance.places.oven) };
+    this.use = {
+      bench: new PlaceUse(instance.places.bench),
+      rack: new PlaceUse(instance.places.rack),
+      oven: new PlaceUse(instance.places.oven),
+    };
     for (const { place, until } of instance.occupied) this.use[place].book(0, until);
   }
 
-  ripeAt(index: number): number { return this.ripe[index]; }
+  ripeAt(index: number): number {
+    return this.ripe[index];
+  }
 
   /** The earliest minute at which a step's predecessors, as far as they are placed, let it begin. */
   lowerBound(index: number): number {
@@ -92,12 +106,14 @@ export class Placing {
     }
     const starts = this.earliestChain(chain, from);
     if (!starts) return false;
-    chain.forEach((one, at) => this.book(one, starts[at]));
+    chain.forEach((task, at) => this.book(task, starts[at]));
     return true;
   }
 
   /** Whether a step can stand alone at a minute: hands, bench and place free. */
-  fits(index: number, start: number): boolean { return this.earliestOf(index, start) === start; }
+  fits(index: number, start: number): boolean {
+    return this.earliestOf(index, start) === start;
+  }
 
   placeLatest(index: number, by: number, from: number): boolean {
     const start = this.latestOf(index, by, from);
@@ -109,7 +125,8 @@ export class Placing {
   /** A step and those tied to it that are not placed yet. */
   private chainOf(index: number): number[] {
     const chain = [index];
-    for (let next = this.bench.tied[index]; next >= 0 && Number.isNaN(this.starts[next]); next = this.bench.tied[next]) chain.push(next);
+    for (let next = this.bench.tied[index]; next >= 0 && Number.isNaN(this.starts[next]); next = this.bench.tied[next])
+      chain.push(next);
     return chain;
   }
 
@@ -123,10 +140,19 @@ export class Placing {
       const end = start + task.minutes;
       const ripe = this.bench.ripeness.ripeAt(task, end);
       const taken = this.use.bench.conflict(start, end);
-      if (taken) { start = Math.max(start + 1, taken.firstFreeAt); continue; }
+      if (taken) {
+        start = Math.max(start + 1, taken.firstFreeAt);
+        continue;
+      }
       const lies = task.wait.place ? this.use[task.wait.place].conflict(end, ripe) : null;
-      if (lies) { start = Math.max(start + 1, lies.firstFreeAt - task.minutes); continue; }
-      if (task.attended && this.hands.stretchEnd(start) < ripe) { start = this.hands.stretchEnd(start); continue; }
+      if (lies) {
+        start = Math.max(start + 1, lies.firstFreeAt - task.minutes);
+        continue;
+      }
+      if (task.attended && this.hands.stretchEnd(start) < ripe) {
+        start = this.hands.stretchEnd(start);
+        continue;
+      }
       return start;
     }
     return Infinity;
@@ -137,7 +163,10 @@ export class Placing {
     const last = this.task(chain[chain.length - 1]);
     const pinned = this.bench.tied[chain[chain.length - 1]];
     // Tied to a pinned step: not so early that this would wait too long for it.
-    let floor = pinned >= 0 && chain.length === 1 ? Math.max(from, this.starts[pinned] - (last.wait.maxMinutes ?? 0) - last.minutes) : from;
+    let floor =
+      pinned >= 0 && chain.length === 1
+        ? Math.max(from, this.starts[pinned] - (last.wait.maxMinutes ?? 0) - last.minutes)
+        : from;
     for (let tries = 0; tries < MOST_TRIES; tries++) {
       const starts: number[] = [];
       let next = floor;
@@ -167,15 +196,24 @@ export class Placing {
       if (start < from) return null;
       end = start + task.minutes;
       const ripe = this.bench.ripeness.ripeAt(task, end);
-      const taken = this.use.bench.conflict(start, end) ?? (task.wait.place ? this.use[task.wait.place].conflict(end, ripe) : null);
-      if (taken) { end = Math.min(end - 1, Math.max(from, taken.takenFrom)); continue; }
-      if (task.attended && this.hands.stretchEnd(start) < ripe) { end -= 5; continue; }
+      const taken =
+        this.use.bench.conflict(start, end) ?? (task.wait.place ? this.use[task.wait.place].conflict(end, ripe) : null);
+      if (taken) {
+        end = Math.min(end - 1, Math.max(from, taken.takenFrom));
+        continue;
+      }
+      if (task.attended && this.hands.stretchEnd(start) < ripe) {
+        end -= 5;
+        continue;
+      }
       return start;
     }
     return null;
   }
 
-  private task(index: number): Task { return this.bench.instance.tasks[index]; }
+  private task(index: number): Task {
+    return this.bench.instance.tasks[index];
+  }
 }
 
 const MOST_TRIES = 4000;
@@ -187,7 +225,10 @@ export function withPinned(bench: Bench): Placing {
   return placing;
 }
 
-/** A schedule from an order of keys: among the steps whose predecessors are placed, the one with the least key is next. Pinned ones are booked first. */
+/**
+ * A schedule from an order of keys: among the steps whose predecessors are placed, the one with the least key is next.
+ * Pinned ones are booked first.
+ */
 export function placeByKeys(bench: Bench, keys: ArrayLike<number>): Starts {
   const { followers } = bench;
   const placing = withPinned(bench);
@@ -196,7 +237,9 @@ export function placeByKeys(bench: Bench, keys: ArrayLike<number>): Starts {
   for (let index = 0; index < waiting.length; index++) if (waiting[index] === 0) open.push(index);
   while (open.length > 0) {
     let best = 0;
-    for (let at = 1; at < open.length; at++) if (keys[open[at]] < keys[open[best]] || (keys[open[at]] === keys[open[best]] && open[at] < open[best])) best = at;
+    for (let at = 1; at < open.length; at++)
+      if (keys[open[at]] < keys[open[best]] || (keys[open[at]] === keys[open[best]] && open[at] < open[best]))
+        best = at;
     const index = open[best];
     open[best] = open[open.length - 1];
     open.pop();
@@ -206,7 +249,9 @@ export function placeByKeys(bench: Bench, keys: ArrayLike<number>): Starts {
   return placing.starts;
 }
 
-/** What a schedule comes to. A piece with a step that found no place finishes beyond the last window and counts as late. */
+/**
+ * What a schedule comes to. A piece with a step that found no place finishes beyond the last window and counts as late.
+ */
 export function outcomeOf({ instance, ripeness }: Bench, starts: Starts): Outcome {
   const { tasks, pieces, windows } = instance;
   const beyond = (windows.at(-1)?.until ?? 0) + BEYOND_MINUTES;
@@ -218,7 +263,9 @@ export function outcomeOf({ instance, ripeness }: Bench, starts: Starts): Outcom
     const finish = placed ? ripeness.ripeAt(task, starts[index] + task.minutes) : beyond;
     if (finish > finishes[task.piece]) finishes[task.piece] = finish;
   });
-  const tardiness = pieces.map(({ dueMinute }, piece) => (dueMinute === null ? 0 : Math.max(0, finishes[piece] - dueMinute)));
+  const tardiness = pieces.map(({ dueMinute }, piece) =>
+    dueMinute === null ? 0 : Math.max(0, finishes[piece] - dueMinute),
+  );
   let cost = 0;
   for (let piece = 0; piece < pieces.length; piece++) cost += finishes[piece] + LATE_WEIGHT * tardiness[piece];
   return { finishes, tardiness, cost, unplaced };

@@ -1,24 +1,40 @@
 /**
- * What would bring a late piece in on time: another binder, a fan, one piece fewer, free hours today. Each is a whole problem of its own, solved beside the
- * present one, so that the new date it promises is one that holds.
+ * What would bring a late piece in on time: another binder, a fan, one piece fewer, free hours today. Each is a whole
+ * problem of its own, solved beside the present one, so that the new date it promises is one that holds.
  */
+import type { BinderId } from '@/core/craft';
 import type { DaySpan } from '@/core/measure';
-import { applyPatch, foresee, runSteps, type Job, type JobPatch, type PictureFacts } from '@/core/plan';
-import type { AtHand } from '@/core/method';
+import { applyPatch, type Job, type JobPatch, type PictureFacts } from '@/core/stations';
+import { foresee, runSteps } from '@/core/plan';
+import type { AtHand } from '@/core/at-hand';
 import { buildInstance, type BuildInput, type Built, type PieceSteps } from './from-plans';
 import { dayOf, minuteOfDay, weekdayOf } from './free-hours';
 
-export interface JobInPlan { id: string; name: string; dueAt: number | null; job: Job; picture: PictureFacts | null }
+export interface JobInPlan {
+  id: string;
+  name: string;
+  dueAt: number | null;
+  job: Job;
+  picture: PictureFacts | null;
+}
 
 export type LateRemedy =
-  | { kind: 'binder'; pieceId: string; name: string; patch: JobPatch }
+  | { kind: 'binder'; pieceId: string; binder: BinderId; patch: JobPatch }
   | { kind: 'fan'; patches: { pieceId: string; patch: JobPatch }[] }
   | { kind: 'fewer'; pieceId: string; name: string }
   | { kind: 'today'; day: string; spans: DaySpan[] };
 
-export interface RemedyVariant { remedy: LateRemedy; built: Built }
+export interface RemedyVariant {
+  remedy: LateRemedy;
+  built: Built;
+}
 
-export interface RemedyInput { jobs: readonly JobInPlan[]; late: readonly string[]; atHand: AtHand; build: Omit<BuildInput, 'pieces'> }
+export interface RemedyInput {
+  jobs: readonly JobInPlan[];
+  late: readonly string[];
+  atHand: AtHand;
+  build: Omit<BuildInput, 'pieces'>;
+}
 
 const QUICKER_HOURS = 1;
 const MOST_BINDERS = 2;
@@ -33,41 +49,85 @@ export const stepsOf = ({ id, name, dueAt, job, picture }: JobInPlan, now: numbe
 
 export function remedyVariants({ jobs, late, atHand, build }: RemedyInput): RemedyVariant[] {
   const { now } = build;
-  const all = jobs.map((one) => stepsOf(one, now, atHand));
-  const withJob = (changes: ReadonlyMap<string, JobPatch>): PieceSteps[] => jobs.map((one, index) => {
-    const patch = changes.get(one.id);
-    return patch ? stepsOf({ ...one, job: applyPatch(one.job, patch) }, now, atHand) : all[index];
+  const all = jobs.map((job) => stepsOf(job, now, atHand));
+  const withJob = (changes: ReadonlyMap<string, JobPatch>): PieceSteps[] =>
+    jobs.map((job, index) => {
+      const patch = changes.get(job.id);
+      return patch ? stepsOf({ ...job, job: applyPatch(job.job, patch) }, now, atHand) : all[index]!;
+    });
+  const variant = (remedy: LateRemedy, pieces: readonly PieceSteps[], hours = build.hours): RemedyVariant => ({
+    remedy,
+    built: buildInstance({ ...build, hours, pieces }),
   });
-  const variant = (remedy: LateRemedy, pieces: readonly PieceSteps[], hours = build.hours): RemedyVariant => ({ remedy, built: buildInstance({ ...build, hours, pieces }) });
   const variants: RemedyVariant[] = [];
-  for (const id of late) for (const { name, patch } of quickerBinders(jobs.find((one) => one.id === id), now, atHand)) variants.push(variant({ kind: 'binder', pieceId: id, name, patch }, withJob(new Map([[id, patch]]))));
-  const still = jobs.filter(({ job }) => job.cure.air === 'still' && job.rub.done.length === 0 && job.rub.finishedAt === null);
+  for (const id of late)
+    for (const { binder, patch } of quickerBinders(
+      jobs.find((job) => job.id === id),
+      now,
+      atHand,
+    ))
+      variants.push(variant({ kind: 'binder', pieceId: id, binder, patch }, withJob(new Map([[id, patch]]))));
+  const still = jobs.filter(
+    ({ job }) => job.cure.air === 'still' && job.rub.done.length === 0 && job.rub.finishedAt === null,
+  );
   if (still.length > 0) {
     const patches = still.map(({ id }) => ({ pieceId: id, patch: { cure: { air: 'fan' as const } } }));
-    variants.push(variant({ kind: 'fan', patches }, withJob(new Map(patches.map(({ pieceId, patch }) => [pieceId, patch])))));
+    variants.push(
+      variant({ kind: 'fan', patches }, withJob(new Map(patches.map(({ pieceId, patch }) => [pieceId, patch])))),
+    );
   }
-  for (const one of jobs) if (!late.includes(one.id) || late.length > 1) variants.push(variant({ kind: 'fewer', pieceId: one.id, name: one.name }, all.filter(({ id }) => id !== one.id)));
+  for (const one of jobs)
+    if (!late.includes(one.id) || late.length > 1)
+      variants.push(
+        variant(
+          { kind: 'fewer', pieceId: one.id, name: one.name },
+          all.filter(({ id }) => id !== one.id),
+        ),
+      );
   const today = moreToday(build);
-  if (today) variants.push(variant({ kind: 'today', ...today }, all, { ...build.hours, days: { ...build.hours.days, [today.day]: today.spans } }));
+  if (today)
+    variants.push(
+      variant({ kind: 'today', ...today }, all, {
+        ...build.hours,
+        days: { ...build.hours.days, [today.day]: today.spans },
+      }),
+    );
   return variants;
 }
 
-function quickerBinders(one: JobInPlan | undefined, now: number, atHand: AtHand): { name: string; patch: JobPatch }[] {
-  if (!one || one.job.lay.laidAt !== null) return [];
-  const { plan } = foresee(one.job, one.picture, now, atHand);
-  const hours = plan.chosen?.figures?.waitHours ?? Infinity;
-  return plan.candidates
-    .filter((candidate) => candidate.verdict !== 'refused' && candidate.figures !== null && candidate.binder.id !== 'none' && candidate.figures.waitHours < hours - QUICKER_HOURS)
-    .sort((a, b) => (a.figures?.waitHours ?? 0) - (b.figures?.waitHours ?? 0)).slice(0, MOST_BINDERS)
-    .map(({ binder, school }) => ({ name: binder.name, patch: { method: { school: school.id, binder: binder.id } } }));
+function quickerBinders(
+  job: JobInPlan | undefined,
+  now: number,
+  atHand: AtHand,
+): { binder: BinderId; patch: JobPatch }[] {
+  if (!job || job.job.lay.laidAt !== null) return [];
+  const { plan } = foresee(job.job, job.picture, now, atHand);
+  const hours = plan.method.chosen?.figures?.waitHours ?? Infinity;
+  return plan.method.candidates
+    .filter(
+      (candidate) =>
+        candidate.verdict !== 'refused' &&
+        candidate.figures !== null &&
+        candidate.binder.wet &&
+        candidate.figures.waitHours < hours - QUICKER_HOURS,
+    )
+    .sort((a, b) => (a.figures?.waitHours ?? 0) - (b.figures?.waitHours ?? 0))
+    .slice(0, MOST_BINDERS)
+    .map(({ binder, school }) => ({ binder: binder.id, patch: { method: { school: school.id, binder: binder.id } } }));
 }
 
 /** Today from now on, where it is not free already. */
 function moreToday({ now, hours, timeZone }: Omit<BuildInput, 'pieces'>): { day: string; spans: DaySpan[] } | null {
   const day = dayOf(now, timeZone);
   const minute = Math.ceil(minuteOfDay(now, timeZone) / 5) * 5;
-  const until = hours.quiet && hours.quiet.fromMinute > hours.quiet.untilMinute ? Math.min(EVENING_MINUTE, hours.quiet.fromMinute) : EVENING_MINUTE;
-  const present = hours.days[day] ?? hours.weekly[weekdayOf(day)];
-  const free = present.reduce((sum, span) => sum + Math.max(0, Math.min(span.untilMinute, until) - Math.max(span.fromMinute, minute)), 0);
+  const until =
+    hours.quiet && hours.quiet.fromMinute > hours.quiet.untilMinute
+      ? Math.min(EVENING_MINUTE, hours.quiet.fromMinute)
+      : EVENING_MINUTE;
+  const present = hours.days[day] ?? hours.weekly[weekdayOf(day)]!;
+  const free = present.reduce(
+    (sum, span) => sum + Math.max(0, Math.min(span.untilMinute, until) - Math.max(span.fromMinute, minute)),
+    0,
+  );
   return until - minute - free >= LEAST_MINUTES ? { day, spans: [{ fromMinute: minute, untilMinute: until }] } : null;
 }

@@ -1,10 +1,16 @@
 import { REFERENCE_VPD_KPA, gatheredLine, gatheredOver, type GatheredLine } from '@/core/cure';
+import { MS_PER_MINUTE } from '@/core/shared';
 import type { Instance, Task } from './instance';
 
-/** When a task's wait is over, by the minute its hands end; and the latest such minute for a given ripe one. One table for each still factor, made once. */
-export interface Ripeness { ripeAt: (task: Task, end: number) => number; latestEnd: (task: Task, ripe: number) => number }
+/**
+ * When a task's wait is over, by the minute its hands end; and the latest such minute for a given ripe one. One table
+ * for each still factor, made once.
+ */
+export interface Ripeness {
+  ripeAt: (task: Task, end: number) => number;
+  latestEnd: (task: Task, ripe: number) => number;
+}
 
-const MS_PER_MINUTE = 60_000;
 const DAY_MINUTES = 1440;
 const STEADY_ROOM = { vpdKpa: [REFERENCE_VPD_KPA], stepMinutes: 60 };
 
@@ -17,7 +23,15 @@ export function ripenessOf({ room, tasks }: Pick<Instance, 'room' | 'tasks'>): R
   const lineOf = (still: number): GatheredLine => {
     const key = Math.round(still * 1000);
     let line = lines.get(key);
-    if (!line) lines.set(key, line = gatheredLine(gatheredOver(course, still).map((hours) => hours * 60), stepMinutes, Math.round(DAY_MINUTES / stepMinutes)));
+    if (!line)
+      lines.set(
+        key,
+        (line = gatheredLine(
+          gatheredOver(course, still).map((hours) => hours * 60),
+          stepMinutes,
+          Math.round(DAY_MINUTES / stepMinutes),
+        )),
+      );
     return line;
   };
   for (const task of tasks) if (task.wait.drying) ofTask.set(task, lineOf(task.wait.drying.still));

@@ -1,82 +1,148 @@
 import fc from 'fast-check';
 import { seededChance } from '@/core/shared';
 import { instanceOf } from '@/testing/instances';
-import { asLateAsSafe, benchOf, checkSchedule, outcomeOf, placeByKeys, repairSchedule, searchSchedule, type Instance, type Starts } from './index';
+import {
+  asLateAsSafe,
+  benchOf,
+  checkSchedule,
+  outcomeOf,
+  placeByKeys,
+  repairSchedule,
+  searchSchedule,
+  type Instance,
+  type Starts,
+} from './index';
 
-const small = fc.record({ seed: fc.integer({ min: 1, max: 1e6 }), pieces: fc.integer({ min: 1, max: 7 }), gridMinutes: fc.constantFrom(1, 5, 15), days: fc.integer({ min: 8, max: 20 }) });
+const small = fc.record({
+  seed: fc.integer({ min: 1, max: 1e6 }),
+  pieces: fc.integer({ min: 1, max: 7 }),
+  gridMinutes: fc.constantFrom(1, 5, 15),
+  days: fc.integer({ min: 8, max: 20 }),
+});
 const instances = small.map((of) => instanceOf(of));
 const placedOf = (starts: Starts) => [...starts].filter((start) => !Number.isNaN(start)).length;
-const rulesBroken = (instance: Instance, starts: Starts) => checkSchedule(instance, starts).filter(({ rule }) => rule !== 'unplaced');
+const rulesBroken = (instance: Instance, starts: Starts) =>
+  checkSchedule(instance, starts).filter(({ rule }) => rule !== 'unplaced');
 
 describe('placing steps', () => {
   it('any order of steps gives a schedule that breaks nothing: hands, places, waits, latest waits, free hours', () => {
-    fc.assert(fc.property(instances, fc.integer(), (instance, seed) => {
-      const chance = seededChance(seed);
-      const starts = placeByKeys(benchOf(instance), instance.tasks.map(() => chance()));
-      expect(checkSchedule(instance, starts)).toEqual([]);
-    }), { numRuns: 150 });
+    fc.assert(
+      fc.property(instances, fc.integer(), (instance, seed) => {
+        const chance = seededChance(seed);
+        const starts = placeByKeys(
+          benchOf(instance),
+          instance.tasks.map(() => chance()),
+        );
+        expect(checkSchedule(instance, starts)).toEqual([]);
+      }),
+      { numRuns: 150 },
+    );
   });
 
   it('what the search finds breaks nothing either, and looking longer never costs more', () => {
-    fc.assert(fc.property(instances, (instance) => {
-      const found = searchSchedule(instance, { tries: 60, seed: 3 });
-      expect(checkSchedule(instance, found.starts)).toEqual([]);
-      expect(found.cost).toBeLessThanOrEqual(searchSchedule(instance, { tries: 0, seed: 3 }).cost);
-    }), { numRuns: 40 });
+    fc.assert(
+      fc.property(instances, (instance) => {
+        const found = searchSchedule(instance, { tries: 60, seed: 3 });
+        expect(checkSchedule(instance, found.starts)).toEqual([]);
+        expect(found.cost).toBeLessThanOrEqual(searchSchedule(instance, { tries: 0, seed: 3 }).cost);
+      }),
+      { numRuns: 40 },
+    );
   });
 
   it('is the same every time', () => {
     const instance = instanceOf({ seed: 5, pieces: 6, gridMinutes: 5, days: 12 });
-    expect([...searchSchedule(instance, { tries: 80, seed: 1 }).starts]).toEqual([...searchSchedule(instance, { tries: 80, seed: 1 }).starts]);
+    expect([...searchSchedule(instance, { tries: 80, seed: 1 }).starts]).toEqual([
+      ...searchSchedule(instance, { tries: 80, seed: 1 }).starts,
+    ]);
   });
 
   it('says what finds no place: a step longer than any free stretch, a rack without places', () => {
     const instance = instanceOf({ seed: 8, pieces: 2, gridMinutes: 5, days: 10 });
-    const longest = { ...instance, tasks: instance.tasks.map((task, index) => (index === 0 ? { ...task, minutes: 2000 } : task)) };
+    const longest = {
+      ...instance,
+      tasks: instance.tasks.map((task, index) => (index === 0 ? { ...task, minutes: 2000 } : task)),
+    };
     const found = searchSchedule(longest, { tries: 10, seed: 1 });
     const outcome = outcomeOf(benchOf(longest), found.starts);
     expect(outcome.unplaced).toContain(0);
     expect(outcome.finishes[0]).toBeGreaterThan(longest.windows.at(-1)?.until ?? 0);
-    expect(placedOf(searchSchedule({ ...instance, places: { ...instance.places, rack: 0 } }, { tries: 5, seed: 1 }).starts)).toBeLessThan(instance.tasks.length);
+    expect(
+      placedOf(searchSchedule({ ...instance, places: { ...instance.places, rack: 0 } }, { tries: 5, seed: 1 }).starts),
+    ).toBeLessThan(instance.tasks.length);
   });
 
   it('keeps an attended oven inside one free stretch', () => {
     const base = instanceOf({ seed: 4, pieces: 3, gridMinutes: 5, days: 12, peels: false });
-    const instance = { ...base, tasks: base.tasks.map((task) => (task.id.endsWith('lay') ? { ...task, attended: true, wait: { minMinutes: 75, maxMinutes: null, drying: null, place: 'oven' as const } } : task)) };
+    const instance = {
+      ...base,
+      tasks: base.tasks.map((task) =>
+        task.id.endsWith('lay')
+          ? {
+              ...task,
+              attended: true,
+              wait: { minMinutes: 75, maxMinutes: null, drying: null, place: 'oven' as const },
+            }
+          : task,
+      ),
+    };
     const { starts } = searchSchedule(instance, { tries: 30, seed: 1 });
     expect(checkSchedule(instance, starts)).toEqual([]);
-    instance.tasks.forEach((task, index) => { if (task.attended) expect(instance.windows.some((window) => window.from <= starts[index] && starts[index] + task.minutes + 75 <= window.until)).toBe(true); });
+    instance.tasks.forEach((task, index) => {
+      if (task.attended)
+        expect(
+          instance.windows.some(
+            (window) => window.from <= starts[index] && starts[index] + task.minutes + 75 <= window.until,
+          ),
+        ).toBe(true);
+    });
   });
 });
 
 describe('pinned steps', () => {
   it('stay, whatever else is placed', () => {
-    fc.assert(fc.property(instances, fc.nat(), (instance, pick) => {
-      const { starts } = searchSchedule(instance, { tries: 20, seed: 2 });
-      const index = pick % instance.tasks.length;
-      const window = instance.windows.find((one) => one.from > starts[index] && one.until - one.from >= instance.tasks[index].minutes);
-      if (!window) return;
-      const pinned = { ...instance, tasks: instance.tasks.map((task, at) => (at === index ? { ...task, pinnedAt: window.from } : task)) };
-      for (const after of [searchSchedule(pinned, { tries: 20, seed: 2 }).starts, repairSchedule(pinned, starts, { tries: 20, seed: 1 }).starts]) {
-        expect(after[index]).toBe(window.from);
-        // Steps before it may not make it in time on its peel; everything else holds.
-        expect(rulesBroken(pinned, after).filter(({ rule }) => rule !== 'too-late' && rule !== 'order')).toEqual([]);
-      }
-    }), { numRuns: 60 });
+    fc.assert(
+      fc.property(instances, fc.nat(), (instance, pick) => {
+        const { starts } = searchSchedule(instance, { tries: 20, seed: 2 });
+        const index = pick % instance.tasks.length;
+        const window = instance.windows.find(
+          (one) => one.from > starts[index] && one.until - one.from >= instance.tasks[index].minutes,
+        );
+        if (!window) return;
+        const pinned = {
+          ...instance,
+          tasks: instance.tasks.map((task, at) => (at === index ? { ...task, pinnedAt: window.from } : task)),
+        };
+        for (const after of [
+          searchSchedule(pinned, { tries: 20, seed: 2 }).starts,
+          repairSchedule(pinned, starts, { tries: 20, seed: 1 }).starts,
+        ]) {
+          expect(after[index]).toBe(window.from);
+          // Steps before it may not make it in time on its peel; everything else holds.
+          expect(rulesBroken(pinned, after).filter(({ rule }) => rule !== 'too-late' && rule !== 'order')).toEqual([]);
+        }
+      }),
+      { numRuns: 60 },
+    );
   });
 });
 
 describe('as late as is safe', () => {
   it('breaks nothing, moves nothing forward, and makes no piece late that was not', () => {
-    fc.assert(fc.property(instances, (instance) => {
-      const bench = benchOf(instance);
-      const { starts } = searchSchedule(instance, { tries: 20, seed: 2 });
-      const late = asLateAsSafe(bench, starts, 0);
-      expect(checkSchedule(instance, late)).toEqual([]);
-      late.forEach((start, index) => expect(start).toBeGreaterThanOrEqual(starts[index]));
-      const [before, after] = [outcomeOf(bench, starts), outcomeOf(bench, late)];
-      after.tardiness.forEach((tardiness, piece) => expect(tardiness).toBeLessThanOrEqual(before.tardiness[piece] + 1e-9));
-    }), { numRuns: 60 });
+    fc.assert(
+      fc.property(instances, (instance) => {
+        const bench = benchOf(instance);
+        const { starts } = searchSchedule(instance, { tries: 20, seed: 2 });
+        const late = asLateAsSafe(bench, starts, 0);
+        expect(checkSchedule(instance, late)).toEqual([]);
+        late.forEach((start, index) => expect(start).toBeGreaterThanOrEqual(starts[index]));
+        const [before, after] = [outcomeOf(bench, starts), outcomeOf(bench, late)];
+        after.tardiness.forEach((tardiness, piece) =>
+          expect(tardiness).toBeLessThanOrEqual(before.tardiness[piece] + 1e-9),
+        );
+      }),
+      { numRuns: 60 },
+    );
   });
 
   it('really waits for the due date', () => {
@@ -97,33 +163,65 @@ describe('after a change', () => {
   };
 
   it('nothing moves when nothing changed, or when a step is done sooner', () => {
-    fc.assert(fc.property(fc.integer({ min: 1, max: 5000 }), (seed) => {
-      const { instance, starts } = planned(seed);
-      const again = repairSchedule(instance, starts, { tries: 20, seed: 1 });
-      expect(again.moved).toEqual([]);
-      const first = [...starts.keys()].sort((a, b) => starts[a] - starts[b])[0];
-      const done = { ...instance, tasks: instance.tasks.map((task, index) => (index === first ? { ...task, minutes: Math.max(1, task.minutes - 5) } : task)) };
-      expect(repairSchedule(done, starts, { tries: 20, seed: 1 }).moved).toEqual([]);
-    }), { numRuns: 30 });
+    fc.assert(
+      fc.property(fc.integer({ min: 1, max: 5000 }), (seed) => {
+        const { instance, starts } = planned(seed);
+        const again = repairSchedule(instance, starts, { tries: 20, seed: 1 });
+        expect(again.moved).toEqual([]);
+        const first = [...starts.keys()].sort((a, b) => starts[a] - starts[b])[0];
+        const done = {
+          ...instance,
+          tasks: instance.tasks.map((task, index) =>
+            index === first ? { ...task, minutes: Math.max(1, task.minutes - 5) } : task,
+          ),
+        };
+        expect(repairSchedule(done, starts, { tries: 20, seed: 1 }).moved).toEqual([]);
+      }),
+      { numRuns: 30 },
+    );
   });
 
   it('a late step moves its own piece and little else; nothing is broken', () => {
-    fc.assert(fc.property(fc.integer({ min: 1, max: 5000 }), fc.nat(), fc.integer({ min: 30, max: 600 }), (seed, pick, late) => {
-      const { instance, starts } = planned(seed);
-      const index = pick % instance.tasks.length;
-      const changed = { ...instance, tasks: instance.tasks.map((task, at) => (at === index ? { ...task, notBefore: starts[at] + late } : task)) };
-      const { starts: after, moved, how } = repairSchedule(changed, starts, { tries: 40, seed: 1 });
-      expect(checkSchedule(changed, after)).toEqual([]);
-      expect(after[index]).toBeGreaterThanOrEqual(starts[index] + late);
-      if (how === 'fitted') for (const one of moved) expect(instance.tasks[one].piece).toBe(instance.tasks[index].piece);
-    }), { numRuns: 60 });
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 1, max: 5000 }),
+        fc.nat(),
+        fc.integer({ min: 30, max: 600 }),
+        (seed, pick, late) => {
+          const { instance, starts } = planned(seed);
+          const index = pick % instance.tasks.length;
+          const changed = {
+            ...instance,
+            tasks: instance.tasks.map((task, at) => (at === index ? { ...task, notBefore: starts[at] + late } : task)),
+          };
+          const { starts: after, moved, how } = repairSchedule(changed, starts, { tries: 40, seed: 1 });
+          expect(checkSchedule(changed, after)).toEqual([]);
+          expect(after[index]).toBeGreaterThanOrEqual(starts[index] + late);
+          if (how === 'fitted')
+            for (const one of moved) expect(instance.tasks[one].piece).toBe(instance.tasks[index].piece);
+        },
+      ),
+      { numRuns: 60 },
+    );
   });
 
   it('a new piece finds its place between what stands', () => {
     const { instance, starts } = planned(77);
     const added = instanceOf({ seed: 1234, pieces: 1, gridMinutes: 5, days: 16, peels: false });
     const offset = instance.tasks.length;
-    const both: Instance = { ...instance, pieces: [...instance.pieces, { id: 'new', dueMinute: null }], tasks: [...instance.tasks, ...added.tasks.map((task) => ({ ...task, id: `new-${task.id}`, piece: instance.pieces.length, after: task.after.map((before) => before + offset) }))] };
+    const both: Instance = {
+      ...instance,
+      pieces: [...instance.pieces, { id: 'new', dueMinute: null }],
+      tasks: [
+        ...instance.tasks,
+        ...added.tasks.map((task) => ({
+          ...task,
+          id: `new-${task.id}`,
+          piece: instance.pieces.length,
+          after: task.after.map((before) => before + offset),
+        })),
+      ],
+    };
     const before = new Float64Array(both.tasks.length).fill(NaN);
     before.set(starts);
     const { starts: after, moved } = repairSchedule(both, before, { tries: 20, seed: 1 });

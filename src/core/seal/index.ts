@@ -1,1 +1,10 @@
-export { defaultSealer, sealClock, sealPlan, sealerChoices, type SealClock, type SealPlan, type SealerChoice } from './sealing';
+export {
+  defaultSealer,
+  sealClock,
+  sealPlan,
+  sealerChoices,
+  type SealClock,
+  type SealPlan,
+  type SealerChoice,
+  type SealerReason,
+} from './sealing';

@@ -1,32 +1,65 @@
 /**
- * Which sealers suit a use and a sheen, and what they ask: coats, ml, hours. Between-coat hours follow the room by the same
- * drying factor as the binder; label cure days are never shortened. Source: bench practice; the label overrules.
+ * Which sealers suit a use and a sheen, and what they ask: coats, ml, hours. Between-coat hours follow the room by the
+ * same drying factor as the binder; label cure days are never shortened. Source: bench practice; the label overrules.
  */
 import { SEALERS, type BinderRecord, type SealerId, type SealerRecord, type SheenId, type UseId } from '@/core/craft';
+import { MS_PER_DAY, MS_PER_HOUR } from '@/core/shared';
 import { LOSS_SHARE } from '@/core/coat';
 import { dryingFactor, type Room } from '@/core/cure';
+
+/** What speaks for or against a sealer. */
+export type SealerReason =
+  'not-for-use' | 'only-fabric-goes-bare' | 'not-in-sheen' | 'too-soft' | 'covers-picture' | 'as-noted' | 'yellows';
 
 export interface SealerChoice {
   sealer: SealerRecord;
   suits: boolean;
-  reasons: readonly string[];
+  /** Against it where it does not suit, for it where it does. */
+  reasons: readonly SealerReason[];
 }
 
-const WEAR_NEEDED: Readonly<Record<UseId, number>> = { wall: 0, 'sunlit-wall': 1, furniture: 1, handled: 2, 'table-top': 2, cloth: 0 };
+const WEAR_NEEDED: Readonly<Record<UseId, number>> = {
+  wall: 0,
+  'sunlit-wall': 1,
+  furniture: 1,
+  handled: 2,
+  'table-top': 2,
+  cloth: 0,
+};
 
 /** All sealers, the suiting ones first and among them the hardest wearing that does not yellow. */
-export function sealerChoices(use: UseId, sheen: SheenId, binder: BinderRecord | null, fabric: boolean): SealerChoice[] {
+export function sealerChoices(
+  use: UseId,
+  sheen: SheenId,
+  binder: BinderRecord | null,
+  fabric: boolean,
+): SealerChoice[] {
   return SEALERS.map((sealer): SealerChoice => {
-    const against: string[] = [];
-    const bare = sealer.id === 'none';
-    if (!sealer.uses.includes(use)) against.push('not made for this use');
-    else if (bare && use === 'wall' && !fabric) against.push('only canvas and cloth go without');
-    if (!sealer.sheens.includes(sheen)) against.push(`does not come in ${sheen}`);
-    if (!bare && sealer.wear < WEAR_NEEDED[use]) against.push('too soft for the wear');
-    if (sealer.id === 'same-medium' && binder?.base === 'white') against.push('the binder is white: it would cover the picture');
-    const forIt = [sealer.note, ...(sealer.yellowing === 'none' ? [] : ['Yellows slightly.'])];
-    return { sealer, suits: against.length === 0, reasons: against.length ? against : forIt };
+    const against = reasonsAgainst(sealer, { use, sheen, binder, fabric });
+    return { sealer, suits: against.length === 0, reasons: against.length > 0 ? against : reasonsFor(sealer) };
   }).sort((a, b) => Number(b.suits) - Number(a.suits) || preference(b.sealer, use) - preference(a.sealer, use));
+}
+
+const reasonsFor = ({ yellowing }: SealerRecord): SealerReason[] =>
+  yellowing === 'none' ? ['as-noted'] : ['as-noted', 'yellows'];
+
+interface SealContext {
+  use: UseId;
+  sheen: SheenId;
+  binder: BinderRecord | null;
+  fabric: boolean;
+}
+
+function reasonsAgainst(sealer: SealerRecord, { use, sheen, binder, fabric }: SealContext): SealerReason[] {
+  const forUse = sealer.uses.includes(use);
+  const asked: readonly [SealerReason, boolean][] = [
+    ['not-for-use', !forUse],
+    ['only-fabric-goes-bare', forUse && sealer.bare && use === 'wall' && !fabric],
+    ['not-in-sheen', !sealer.sheens.includes(sheen)],
+    ['too-soft', !sealer.bare && sealer.wear < WEAR_NEEDED[use]],
+    ['covers-picture', sealer.isBinder && binder?.base === 'white'],
+  ];
+  return asked.filter(([, applies]) => applies).map(([reason]) => reason);
 }
 
 function preference(sealer: SealerRecord, use: UseId): number {
@@ -53,17 +86,25 @@ export function sealPlan(sealer: SealerRecord, areaMm2: number, room: Room, coat
   const volumeMlPerCoat = (areaMm2 / MM2_PER_M2) * sealer.filmUm * (1 + LOSS_SHARE);
   const count = coats ?? sealer.coats.min;
   return {
-    sealer, coats: count, volumeMlPerCoat, totalMl: volumeMlPerCoat * count,
-    betweenHours: sealer.betweenHours.max * factor, touchHours: sealer.touchHours * factor,
-    lightUseDays: sealer.curedDays.min, fullCureDays: sealer.curedDays.max,
+    sealer,
+    coats: count,
+    volumeMlPerCoat,
+    totalMl: volumeMlPerCoat * count,
+    betweenHours: sealer.betweenHours.max * factor,
+    touchHours: sealer.touchHours * factor,
+    lightUseDays: sealer.curedDays.min,
+    fullCureDays: sealer.curedDays.max,
     bottleCoversM2: sealer.filmUm === 0 ? 0 : 1000 / (sealer.filmUm * (1 + LOSS_SHARE)),
   };
 }
 
-export interface SealClock { nextCoatAt: number | null; touchAt: number | null; lightUseAt: number | null; fullCureAt: number | null; coatsLeft: number }
-
-const MS_PER_HOUR = 3_600_000;
-const MS_PER_DAY = 24 * MS_PER_HOUR;
+export interface SealClock {
+  nextCoatAt: number | null;
+  touchAt: number | null;
+  lightUseAt: number | null;
+  fullCureAt: number | null;
+  coatsLeft: number;
+}
 
 /** Clock times after the coats that are on. @param coatsAt epoch ms of each coat, ascending */
 export function sealClock(plan: SealPlan, coatsAt: readonly number[]): SealClock {
@@ -80,5 +121,9 @@ export function sealClock(plan: SealPlan, coatsAt: readonly number[]): SealClock
   };
 }
 
-export const defaultSealer = (use: UseId, sheen: SheenId, binder: BinderRecord | null, fabric: boolean): SealerId | null =>
-  sealerChoices(use, sheen, binder, fabric).find((choice) => choice.suits)?.sealer.id ?? null;
+export const defaultSealer = (
+  use: UseId,
+  sheen: SheenId,
+  binder: BinderRecord | null,
+  fabric: boolean,
+): SealerId | null => sealerChoices(use, sheen, binder, fabric).find((choice) => choice.suits)?.sealer.id ?? null;

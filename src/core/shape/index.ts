@@ -1,5 +1,34 @@
-export { areaMm2, insideMargins, intersection, largestInside, unionRect, type MarginsMm, type RectMm, type SizeMm } from './rectangle';
-export { coatRings, coveredAreaMm2, onBlank, resolveBlank, type Blank, type BlankPart, type BlankShape, type Opening, type ShapeCode, type ShapeKind } from './blank';
-export { bendOf, bendPoint, bendRect, curlPoint, fanAreaMm2, fanBox, fanOf, unbendPoint, type Bend, type BentBlock, type Fan } from './fan';
-export { intersectRings, movedRing, offsetRings, ovalRing, rectRing, ringAreaMm2, ringBox, ringPath, ringsAreaMm2, ringsBox, signedAreaMm2, subtractRings, uniteRings, type PointMm, type Ring } from './polygon';
-export { readSvgOutline, type OutlineCode, type SvgOutline } from './svg-outline';
+export {
+  areaMm2,
+  insideMargins,
+  intersection,
+  largestInside,
+  unionRect,
+  type MarginsMm,
+  type RectMm,
+  type SizeMm,
+} from './rectangle';
+export { PLAIN_LAYOUT, bendFor, type Blank, type Opening, type PaperLayout, type ShapeCode } from './blank';
+export { coatRings, coveredAreaMm2, onBlank } from './cover';
+export { SHAPE_KINDS, resolveBlank, shapeKind, type BlankShape, type ShapeKind, type SizeMeaning } from './kinds';
+export { bendOf, bendPoint, bendRect, curlPoint, fanOf, unbendPoint, type Bend, type BentBlock } from './fan';
+export {
+  containsPoint,
+  intersectRings,
+  movedRing,
+  offsetRings,
+  ovalRing,
+  rectRing,
+  ringAreaMm2,
+  ringBox,
+  ringPath,
+  ringsAreaMm2,
+  ringsBox,
+  signedAreaMm2,
+  subtractRings,
+  uniteRings,
+  type PointMm,
+  type Ring,
+} from './polygon';
+// The reader of drawings loads when a drawing is read: import './svg-outline' then.
+export type { OutlineCode } from './svg-outline';

@@ -5,5 +5,7 @@ export function equalData(a: unknown, b: unknown): boolean {
   if (Array.isArray(a) !== Array.isArray(b)) return false;
   const keysA = Object.keys(a);
   if (keysA.length !== Object.keys(b).length) return false;
-  return keysA.every((key) => key in b && equalData((a as Record<string, unknown>)[key], (b as Record<string, unknown>)[key]));
+  return keysA.every(
+    (key) => key in b && equalData((a as Record<string, unknown>)[key], (b as Record<string, unknown>)[key]),
+  );
 }

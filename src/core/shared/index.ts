@@ -1,6 +1,7 @@
 export { seededChance } from './chance';
 export { assert, fail, ok, type Failure, type Result } from './result';
 export { equalData } from './equal';
-export { mergeChanges, type Merge } from './merge';
+export { mergeChanges } from './merge';
 export { clamp, sum } from './numbers';
+export { MS_PER_DAY, MS_PER_HOUR, MS_PER_MINUTE } from './time';
 export { latticeHash, layeredNoise, valueNoise } from './noise';

@@ -5,18 +5,40 @@ const BASE = { a: 1, b: { c: 2, d: [1, 2] }, e: null as number | null };
 
 describe('laying two changes together', () => {
   it('takes each side’s own changes', () => {
-    expect(mergeChanges(BASE, { ...BASE, a: 5 }, { ...BASE, b: { c: 9, d: [1, 2] } })).toEqual({ merged: { a: 5, b: { c: 9, d: [1, 2] }, e: null }, conflicts: [] });
-    expect(mergeChanges(BASE, { ...BASE, b: { ...BASE.b, d: [3] } }, { ...BASE, b: { ...BASE.b, c: 7 } })).toEqual({ merged: { ...BASE, b: { c: 7, d: [3] } }, conflicts: [] });
+    expect(mergeChanges(BASE, { ...BASE, a: 5 }, { ...BASE, b: { c: 9, d: [1, 2] } })).toEqual({
+      merged: { a: 5, b: { c: 9, d: [1, 2] }, e: null },
+      conflicts: [],
+    });
+    expect(mergeChanges(BASE, { ...BASE, b: { ...BASE.b, d: [3] } }, { ...BASE, b: { ...BASE.b, c: 7 } })).toEqual({
+      merged: { ...BASE, b: { c: 7, d: [3] } },
+      conflicts: [],
+    });
   });
   it('names what both changed, and keeps theirs there', () => {
-    expect(mergeChanges(BASE, { ...BASE, b: { c: 3, d: [1] } }, { ...BASE, b: { c: 4, d: [2] } })).toEqual({ merged: { ...BASE, b: { c: 4, d: [2] } }, conflicts: ['b.c', 'b.d'] });
+    expect(mergeChanges(BASE, { ...BASE, b: { c: 3, d: [1] } }, { ...BASE, b: { c: 4, d: [2] } })).toEqual({
+      merged: { ...BASE, b: { c: 4, d: [2] } },
+      conflicts: ['b.c', 'b.d'],
+    });
     expect(mergeChanges(BASE, { ...BASE, e: 1 }, { ...BASE, e: 1 }).conflicts).toEqual([]);
   });
   it('is mine where they did nothing, and theirs where I did nothing', () => {
-    fc.assert(fc.property(fc.dictionary(fc.string({ maxLength: 3 }), fc.oneof(fc.integer(), fc.dictionary(fc.string({ maxLength: 2 }), fc.integer()))), fc.dictionary(fc.string({ maxLength: 3 }), fc.integer()), (one, other) => {
-      expect(equalData(mergeChanges<object>(one, one, { ...one, ...other }).merged, { ...one, ...other })).toBe(true);
-      expect(equalData(mergeChanges<object>(one, { ...one, ...other }, one).merged, { ...one, ...other })).toBe(true);
-    }));
+    fc.assert(
+      fc.property(
+        fc.dictionary(
+          fc.string({ maxLength: 3 }),
+          fc.oneof(fc.integer(), fc.dictionary(fc.string({ maxLength: 2 }), fc.integer())),
+        ),
+        fc.dictionary(fc.string({ maxLength: 3 }), fc.integer()),
+        (one, other) => {
+          expect(equalData(mergeChanges<object>(one, one, { ...one, ...other }).merged, { ...one, ...other })).toBe(
+            true,
+          );
+          expect(equalData(mergeChanges<object>(one, { ...one, ...other }, one).merged, { ...one, ...other })).toBe(
+            true,
+          );
+        },
+      ),
+    );
   });
   it('compares data by content', () => {
     expect(equalData({ x: [1, { y: 2 }] }, { x: [1, { y: 2 }] })).toBe(true);

@@ -1,6 +1,6 @@
 /**
- * Value noise: smooth, seeded, the same everywhere and every time. A lattice of hashed values joined by smooth steps, 0–1, about one
- * feature per unit. Source: standard lattice noise with an integer hash.
+ * Value noise: smooth, seeded, the same everywhere and every time. A lattice of hashed values joined by smooth steps,
+ * 0–1, about one feature per unit. Source: standard lattice noise with an integer hash.
  */
 const hash = (x: number, y: number, seed: number): number => {
   let h = (Math.imul(x | 0, 374761393) + Math.imul(y | 0, 668265263) + Math.imul(seed, 1274126177)) | 0;

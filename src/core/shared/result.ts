@@ -15,7 +15,7 @@ export const ok = <T>(value: T): { ok: true; value: T } => ({ ok: true, value })
 export const fail = <C extends string>(
   code: C,
   message: string,
-  extra: { path?: string; values?: Failure['values'] } = {},
+  extra: Pick<Failure, 'path' | 'values'> = {},
 ): { ok: false; error: Failure<C> } => ({ ok: false, error: { code, message, ...extra } });
 
 /** Throws for what only a programmer can cause. */

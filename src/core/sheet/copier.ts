@@ -1,11 +1,12 @@
 /**
- * Copier arithmetic for a paper original: percent = wanted ÷ original × 100. Copiers take whole percents from 25 to 400; beyond that, and where one whole percent is too
- * coarse, two passes whose percents multiply. Source: copy shop practice.
+ * Copier arithmetic for a paper original: percent = wanted ÷ original × 100. Copiers take whole percents from 25 to
+ * 400; beyond that, and where one whole percent is too coarse, two passes whose percents multiply. Source: copy shop
+ * practice.
  */
 import { fail, ok, type Result } from '@/core/shared';
 
-export const LEAST_PERCENT = 25;
-export const MOST_PERCENT = 400;
+const LEAST_PERCENT = 25;
+const MOST_PERCENT = 400;
 
 export interface CopierPlan {
   /** What is wanted, unrounded. */
@@ -34,7 +35,19 @@ export function copierPlan(originalMm: number, wantedMm: number): Result<CopierP
     if (second < LEAST_PERCENT || second > MOST_PERCENT) continue;
     const tried = plan([first, second]);
     // Of equal errors the pair whose passes are most alike: each loses the least.
-    if (!best || Math.abs(tried.errorMm) < Math.abs(best.errorMm) - 1e-9 || (Math.abs(Math.abs(tried.errorMm) - Math.abs(best.errorMm)) < 1e-9 && Math.abs(first - second) < Math.abs(best.passes[0] - best.passes[1]))) best = tried;
+    if (
+      !best ||
+      Math.abs(tried.errorMm) < Math.abs(best.errorMm) - 1e-9 ||
+      (Math.abs(Math.abs(tried.errorMm) - Math.abs(best.errorMm)) < 1e-9 &&
+        Math.abs(first - second) < Math.abs(best.passes[0]! - best.passes[1]!))
+    )
+      best = tried;
   }
-  return best ? ok(best) : fail('copier-out-of-range', `expected a size two passes of ${LEAST_PERCENT}–${MOST_PERCENT} % can reach, got ${exact.toFixed(1)} %`, { values: { percent: Math.round(exact) } });
+  return best
+    ? ok(best)
+    : fail(
+        'copier-out-of-range',
+        `expected a size two passes of ${LEAST_PERCENT}–${MOST_PERCENT} % can reach, got ${exact.toFixed(1)} %`,
+        { values: { percent: Math.round(exact) } },
+      );
 }

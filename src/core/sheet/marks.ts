@@ -1,21 +1,35 @@
 /**
- * Everything on a page besides the pictures, as a list of marks in page millimetres, y down: what the PDF, the picture of a page, the specimen and the proof check all draw.
- * Marks stand outside the prints; on a mirrored sheet words of the print itself read true from the back.
+ * Everything on a page besides the pictures, as a list of marks in page millimetres, y down: what the PDF, the picture
+ * of a page, the specimen and the proof check all draw. Marks stand outside the prints; on a mirrored sheet words of
+ * the print itself read true from the back.
  */
 import { formatSize, type UnitSystem } from '@/core/measure';
 import type { PointMm, RectMm, Ring } from '@/core/shape';
-import { BAR_MM, placeMatrix, type Line, type PlacedPrint, type SheetLayout, type SheetPack } from './layout';
-import { printerScale, type PrinterTruth } from './printer';
+import type { Line } from './line';
+import { placeMatrix, type PlacedPrint, type SheetLayout, type SheetPack } from './sheet-page';
+import { BAR_MM, printerScale, type PrinterTruth } from '@/core/at-hand';
+import type { PageEdge, PrintEdge, SheetWords } from './sheet-words';
 
-export type MarkInk = 'ink' | 'cut';
 export type Mark =
   | { kind: 'line'; line: Line; widthMm: number }
   /** Closed outlines and open folds, seen only within `clip`. */
   | { kind: 'outline'; rings: readonly Ring[]; folds: readonly Line[]; clip: RectMm }
   | { kind: 'fill'; ring: Ring }
   | { kind: 'box'; rect: RectMm; filled: boolean }
-  /** Begins at its baseline's left end, or right where it is mirrored; turned a quarter clockwise it runs down. Shortened to `maxMm`. */
-  | { kind: 'words'; words: string; at: PointMm; sizeMm: number; bold: boolean; mirrored: boolean; turned: boolean; maxMm: number };
+  /**
+   * Begins at its baseline's left end, or right where it is mirrored; turned a quarter clockwise it runs down.
+   * Shortened to `maxMm`.
+   */
+  | {
+      kind: 'words';
+      words: string;
+      at: PointMm;
+      sizeMm: number;
+      bold: boolean;
+      mirrored: boolean;
+      turned: boolean;
+      maxMm: number;
+    };
 
 /** What is said of one print. */
 export interface PrintText {
@@ -23,7 +37,7 @@ export interface PrintText {
   /** Cut line and folds in the print's own millimetres, as it lands; null where the corner marks say it all. */
   cut: readonly Ring[] | null;
   folds: readonly Line[];
-  edge: 'cut' | 'torn' | 'motif' | 'fade';
+  edge: PrintEdge;
 }
 
 export interface SheetText {
@@ -38,9 +52,6 @@ export interface SheetText {
 
 export const MARK_MM = { hairline: 0.14, join: 0.39, cut: 0.18, bar: 0.32 } as const;
 const BAR_TICK_MM = 1.6;
-/** Reads backwards on the mirrored sheet, true from the back and on the piece. */
-const MIRROR_WORDS = 'READS TRUE ON THE PIECE';
-const UNMIRRORED_WORDS = 'NOT MIRRORED ON PURPOSE';
 const SMALL_MM = 1.95;
 const WORDS_MM = 2.15;
 const LARGE_MM = 3.5;
@@ -51,29 +62,66 @@ const WORDS_START_MM = BAR_MM + 5;
 /** Room that a caption or the up mark needs beside a print. */
 const CAPTION_MM = 3;
 
-export function sheetMarks(layout: SheetLayout, pack: SheetPack, text: SheetText, truth: PrinterTruth): Mark[] {
-  return [...layout.places.flatMap((place) => printMarks(place, layout, pack, text)), ...barMarks(layout), ...stripMarks(layout, pack, text, truth)];
+/** What a sheet is marked from. */
+export interface MarkedSheet {
+  pack: SheetPack;
+  text: SheetText;
+  truth: PrinterTruth;
+  words: SheetWords;
 }
 
-function printMarks(placed: PlacedPrint, layout: SheetLayout, pack: SheetPack, text: SheetText): Mark[] {
-  const own = text.prints[placed.print];
-  const hairlines = [...placed.trimCorners, ...placed.centreMarks].map((line): Mark => ({ kind: 'line', line, widthMm: MARK_MM.hairline }));
+export function sheetMarks(layout: SheetLayout, sheet: MarkedSheet): Mark[] {
+  return [
+    ...layout.places.flatMap((place) => printMarks(place, layout, sheet)),
+    ...barMarks(layout),
+    ...stripMarks(layout, sheet),
+  ];
+}
+
+function printMarks(placed: PlacedPrint, layout: SheetLayout, sheet: MarkedSheet): Mark[] {
+  const { pack, text, words } = sheet;
+  const own = text.prints[placed.print]!;
+  const hairlines = [...placed.trimCorners, ...placed.centreMarks].map((line): Mark => ({
+    kind: 'line',
+    line,
+    widthMm: MARK_MM.hairline,
+  }));
   const joins = placed.joinMarks.map((line): Mark => ({ kind: 'line', line, widthMm: MARK_MM.join }));
   const { xMm, yMm, widthMm, heightMm } = placed.place;
-  const clip = { xMm: xMm - BLEED_MM, yMm: yMm - BLEED_MM, widthMm: widthMm + 2 * BLEED_MM, heightMm: heightMm + 2 * BLEED_MM };
+  const clip = {
+    xMm: xMm - BLEED_MM,
+    yMm: yMm - BLEED_MM,
+    widthMm: widthMm + 2 * BLEED_MM,
+    heightMm: heightMm + 2 * BLEED_MM,
+  };
   const onPage = pageMap(placed, pack, text.mirrored);
-  const outline: Mark[] = own.cut || own.folds.length > 0
-    ? [{ kind: 'outline', rings: (own.cut ?? []).map((ring) => ring.map(onPage)), folds: own.folds.map((fold) => lineOf(onPage({ xMm: fold.x1, yMm: fold.y1 }), onPage({ xMm: fold.x2, yMm: fold.y2 }))), clip }]
-    : [];
-  return [...hairlines, ...outline, ...joins, ...upMark(placed, layout), ...caption(placed, layout, pack, text)];
+  const outline: Mark[] =
+    own.cut || own.folds.length > 0
+      ? [
+          {
+            kind: 'outline',
+            rings: (own.cut ?? []).map((ring) => ring.map(onPage)),
+            folds: own.folds.map((fold) =>
+              lineOf(onPage({ xMm: fold.x1, yMm: fold.y1 }), onPage({ xMm: fold.x2, yMm: fold.y2 })),
+            ),
+            clip,
+          },
+        ]
+      : [];
+  return [...hairlines, ...outline, ...joins, ...upMark(placed, layout, words.up), ...caption(placed, layout, sheet)];
 }
 
-const lineOf = (one: PointMm, other: PointMm): Line => ({ x1: one.xMm, y1: one.yMm, x2: other.xMm, y2: other.yMm });
+const lineOf = (point: PointMm, other: PointMm): Line => ({
+  x1: point.xMm,
+  y1: point.yMm,
+  x2: other.xMm,
+  y2: other.yMm,
+});
 
 /** From a print's own millimetres as it lands to the page. */
 export function pageMap(placed: PlacedPrint, pack: SheetPack, mirrored: boolean): (point: PointMm) => PointMm {
   const [a, b, c, d, e, f] = placeMatrix(placed);
-  const { widthMm } = pack.prints[placed.print];
+  const { widthMm } = pack.prints[placed.print]!;
   return ({ xMm, yMm }) => {
     const x = mirrored ? widthMm - xMm : xMm;
     return { xMm: a * x + c * yMm + e, yMm: b * x + d * yMm + f };
@@ -81,97 +129,191 @@ export function pageMap(placed: PlacedPrint, pack: SheetPack, mirrored: boolean)
 }
 
 /** A small solid arrowhead at the edge that is up, where there is room for it. */
-function upMark({ place, turned, tile }: PlacedPrint, { printable }: SheetLayout): Mark[] {
+function upMark({ place, turned, tile }: PlacedPrint, { printable }: SheetLayout, up: string): Mark[] {
   if (tile.row > 0) return [];
   const room = turned ? printable.xMm + printable.widthMm - place.xMm - place.widthMm : place.yMm - printable.yMm;
   if (room < CAPTION_MM) return [];
-  const [x, y] = turned ? [place.xMm + place.widthMm + 0.7, place.yMm + place.heightMm * 0.3] : [place.xMm + place.widthMm * 0.3, place.yMm - 0.7];
-  const ring = turned ? [{ xMm: x, yMm: y }, { xMm: x, yMm: y + 2.4 }, { xMm: x + 2, yMm: y + 1.2 }] : [{ xMm: x, yMm: y }, { xMm: x + 2.4, yMm: y }, { xMm: x + 1.2, yMm: y - 2 }];
-  const words: Mark = { kind: 'words', words: 'UP', at: turned ? { xMm: x, yMm: y + 3.2 } : { xMm: x + 3.2, yMm: y }, sizeMm: SMALL_MM, bold: true, mirrored: false, turned, maxMm: 8 };
+  const [x, y] = turned
+    ? [place.xMm + place.widthMm + 0.7, place.yMm + place.heightMm * 0.3]
+    : [place.xMm + place.widthMm * 0.3, place.yMm - 0.7];
+  const ring = turned
+    ? [
+        { xMm: x, yMm: y },
+        { xMm: x, yMm: y + 2.4 },
+        { xMm: x + 2, yMm: y + 1.2 },
+      ]
+    : [
+        { xMm: x, yMm: y },
+        { xMm: x + 2.4, yMm: y },
+        { xMm: x + 1.2, yMm: y - 2 },
+      ];
+  const words: Mark = {
+    kind: 'words',
+    words: up,
+    at: turned ? { xMm: x, yMm: y + 3.2 } : { xMm: x + 3.2, yMm: y },
+    sizeMm: SMALL_MM,
+    bold: true,
+    mirrored: false,
+    turned,
+    maxMm: 8,
+  };
   return [{ kind: 'fill', ring }, words];
 }
 
 /** Name, size and which of several, under the print; mirrored with it, so that it is read from the back. */
-function caption({ place, print, copy, turned }: PlacedPrint, { printable, strip, places }: SheetLayout, pack: SheetPack, text: SheetText): Mark[] {
+function caption(
+  { place, print, copy, turned }: PlacedPrint,
+  { printable, strip, places }: SheetLayout,
+  { pack, text, words: say }: MarkedSheet,
+): Mark[] {
   const bottom = place.yMm + place.heightMm;
   const limit = strip.vertical ? printable.yMm + printable.heightMm : strip.rect.yMm;
   if (limit - bottom < CAPTION_MM || (places.length === 1 && pack.copies === 1)) return [];
-  const { widthMm, heightMm } = pack.prints[print];
-  const words = [text.prints[print].name, formatSize([widthMm, heightMm], text.unitSystem), ...(pack.copies > 1 ? [`${copy + 1} of ${pack.copies}`] : []), ...(turned ? ['turned'] : [])].join(' · ');
-  return [{ kind: 'words', words, at: { xMm: place.xMm + 1.5, yMm: bottom + 2.4 }, sizeMm: Math.min(SMALL_MM, 1.7), bold: false, mirrored: text.mirrored, turned: false, maxMm: place.widthMm / 2 - 3 }];
+  const { widthMm, heightMm } = pack.prints[print]!;
+  const words = [
+    text.prints[print]!.name,
+    formatSize([widthMm, heightMm], text.unitSystem),
+    ...(pack.copies > 1 ? [say.copyOf(copy + 1, pack.copies)] : []),
+    ...(turned ? [say.turned] : []),
+  ].join(' · ');
+  return [
+    {
+      kind: 'words',
+      words,
+      at: { xMm: place.xMm + 1.5, yMm: bottom + 2.4 },
+      sizeMm: Math.min(SMALL_MM, 1.7),
+      bold: false,
+      mirrored: text.mirrored,
+      turned: false,
+      maxMm: place.widthMm / 2 - 3,
+    },
+  ];
 }
 
 function barMarks({ bar, strip }: SheetLayout): Mark[] {
   const ticks = Array.from({ length: BAR_MM / 10 + 1 }, (_, index): Mark => {
     const [mm, tick] = [index * 10, index % 5 === 0 ? BAR_TICK_MM : BAR_TICK_MM / 2];
-    return { kind: 'line', widthMm: MARK_MM.hairline, line: strip.vertical ? { x1: bar.x1 - tick, y1: bar.y1 + mm, x2: bar.x1, y2: bar.y1 + mm } : { x1: bar.x1 + mm, y1: bar.y1 - tick, x2: bar.x1 + mm, y2: bar.y1 } };
+    return {
+      kind: 'line',
+      widthMm: MARK_MM.hairline,
+      line: strip.vertical
+        ? { x1: bar.x1 - tick, y1: bar.y1 + mm, x2: bar.x1, y2: bar.y1 + mm }
+        : { x1: bar.x1 + mm, y1: bar.y1 - tick, x2: bar.x1 + mm, y2: bar.y1 },
+    };
   });
   return [{ kind: 'line', line: bar, widthMm: MARK_MM.bar }, ...ticks];
 }
 
-function stripMarks(layout: SheetLayout, pack: SheetPack, text: SheetText, truth: PrinterTruth): Mark[] {
+function stripMarks(layout: SheetLayout, { pack, text, truth, words: say }: MarkedSheet): Mark[] {
   const { strip, paper } = layout;
-  const [first] = layout.places;
+  const first = layout.places[0]!;
   const tiled = isTile(first, pack);
   const lengthMm = strip.vertical ? strip.rect.heightMm : strip.rect.widthMm;
   // Along the strip: x from its inner end, y towards the page's edge; there the bar lies.
-  const write = (words: string, xMm: number, yMm: number, sizeMm: number, maxMm: number, options: { bold?: boolean; mirrored?: boolean } = {}): Mark => ({
-    kind: 'words', words, sizeMm, maxMm, bold: options.bold ?? false, mirrored: options.mirrored ?? false, turned: strip.vertical,
-    at: strip.vertical ? { xMm: strip.rect.xMm + yMm, yMm: strip.rect.yMm + xMm } : { xMm: strip.rect.xMm + xMm, yMm: strip.rect.yMm + yMm },
+  const write = (
+    words: string,
+    xMm: number,
+    yMm: number,
+    sizeMm: number,
+    maxMm: number,
+    options: { bold?: boolean; mirrored?: boolean } = {},
+  ): Mark => ({
+    kind: 'words',
+    words,
+    sizeMm,
+    maxMm,
+    bold: options.bold ?? false,
+    mirrored: options.mirrored ?? false,
+    turned: strip.vertical,
+    at: strip.vertical
+      ? { xMm: strip.rect.xMm + yMm, yMm: strip.rect.yMm + xMm }
+      : { xMm: strip.rect.xMm + xMm, yMm: strip.rect.yMm + yMm },
   });
   const spareMm = lengthMm - WORDS_START_MM - 1;
-  const barWords = text.unitSystem === 'inch' ? `This bar measures ${(BAR_MM / 25.4).toFixed(2)} in (${BAR_MM} mm)` : `This bar measures ${BAR_MM} mm (${(BAR_MM / 25.4).toFixed(2)} in)`;
   const largeMm = Math.min(LARGE_MM, Math.max(1.1, spareMm / 17));
-  const names = [...new Set(layout.places.map((place) => text.prints[place.print].name))];
-  const size = pack.prints[first.print];
+  const names = [...new Set(layout.places.map((place) => text.prints[place.print]!.name))];
+  const size = pack.prints[first.print]!;
   const facts = [
-    names.join(', '), ...(layout.places.length === 1 ? [`print ${formatSize([size.widthMm, size.heightMm], text.unitSystem)}`] : [`${layout.places.length} prints`]), paper.name,
-    ...(pack.pages.length > 1 ? [`page ${pack.pages.indexOf(layout) + 1} of ${pack.pages.length}`] : []), ...(pack.copies > 1 && layout.places.length === 1 ? [`copy ${first.copy + 1} of ${pack.copies}`] : []), ...corrected(truth),
+    names.join(', '),
+    ...(layout.places.length === 1
+      ? [say.printOf(formatSize([size.widthMm, size.heightMm], text.unitSystem))]
+      : [say.prints(layout.places.length)]),
+    paper.name,
+    ...(pack.pages.length > 1 ? [say.pageOf(pack.pages.indexOf(layout) + 1, pack.pages.length)] : []),
+    ...(pack.copies > 1 && layout.places.length === 1 ? [say.nthCopyOf(first.copy + 1, pack.copies)] : []),
+    ...corrected(truth, say),
   ].join(' · ');
   return [
-    write(tiled ? tileWords(first) : edgeWords(layout, text), 1, 3.4, WORDS_MM, strip.vertical ? lengthMm - 2 : BAR_MM),
-    write(`${barWords}. If not: print again at 100 %, no scaling.`, 1, 6.4, WORDS_MM, BAR_MM),
+    write(
+      tiled ? tileWords(first, say) : edgeWords(layout, text, say),
+      1,
+      3.4,
+      WORDS_MM,
+      strip.vertical ? lengthMm - 2 : BAR_MM,
+    ),
+    write(say.bar(BAR_MM, text.unitSystem), 1, 6.4, WORDS_MM, BAR_MM),
     ...(text.mirrored
-      ? [write(MIRROR_WORDS, WORDS_START_MM, 6.9, largeMm, spareMm, { bold: true, mirrored: true }), write('Mirrored sheet: the words above read backwards here.', WORDS_START_MM, 9.6, SMALL_MM, spareMm)]
-      : [write(UNMIRRORED_WORDS, WORDS_START_MM, 6.9, largeMm, spareMm, { bold: true }), write('Right way round: it is not laid face down.', WORDS_START_MM, 9.6, SMALL_MM, spareMm)]),
+      ? [
+          write(say.mirrored.heading, WORDS_START_MM, 6.9, largeMm, spareMm, { bold: true, mirrored: true }),
+          write(say.mirrored.note, WORDS_START_MM, 9.6, SMALL_MM, spareMm),
+        ]
+      : [
+          write(say.unmirrored.heading, WORDS_START_MM, 6.9, largeMm, spareMm, { bold: true }),
+          write(say.unmirrored.note, WORDS_START_MM, 9.6, SMALL_MM, spareMm),
+        ]),
     write(facts, WORDS_START_MM, 11.8, SMALL_MM, spareMm - (tiled ? MAP_MM + 2 : 0)),
     ...(tiled ? mapMarks(layout, pack) : []),
   ];
 }
 
-const isTile = ({ tile, print }: PlacedPrint, pack: SheetPack): boolean => tile.window.widthMm < pack.prints[print].widthMm - 1e-6 || tile.window.heightMm < pack.prints[print].heightMm - 1e-6;
+const isTile = ({ tile, print }: PlacedPrint, pack: SheetPack): boolean =>
+  tile.window.widthMm < pack.prints[print]!.widthMm - 1e-6 ||
+  tile.window.heightMm < pack.prints[print]!.heightMm - 1e-6;
 
-const EDGE_WORDS: Readonly<Record<PrintText['edge'], string>> = {
-  cut: 'Cut on the red line; fold at dashes.', torn: 'Tear along the red line: wet it with a fine brush, then pull.', motif: 'Cut round the motif on the red line.', fade: 'The edge runs out: trim at the corner marks.',
-};
-
-function edgeWords({ places }: SheetLayout, text: SheetText): string {
-  const shown = places.map((place) => text.prints[place.print]);
-  const edges = [...new Set(shown.filter((print) => print.cut !== null || print.folds.length > 0 || print.edge === 'fade').map((print) => print.edge))];
-  return edges.length > 0 ? edges.map((edge) => EDGE_WORDS[edge]).join(' ') : 'Trim at the corner marks, inside the edge: no white rim.';
+function edgeWords({ places }: SheetLayout, text: SheetText, say: SheetWords): string {
+  const shown = places.map((place) => text.prints[place.print]!);
+  const edges = [
+    ...new Set(
+      shown
+        .filter((print) => print.cut !== null || print.folds.length > 0 || print.edge === 'fade')
+        .map((print) => print.edge),
+    ),
+  ];
+  return edges.length > 0 ? edges.map((edge) => say.edges[edge]).join(' ') : say.trim;
 }
 
-const corrected = (truth: PrinterTruth): string[] => {
+const corrected = (truth: PrinterTruth, say: SheetWords): string[] => {
   const { across, along } = printerScale(truth);
-  return across === 1 && along === 1 ? [] : [`printer corrected × ${across.toFixed(4)} across, × ${along.toFixed(4)} along`];
+  return across === 1 && along === 1 ? [] : [say.corrected(across, along)];
 };
 
 /** What to do with this tile: which sides are cut, which go under the next page. */
-function tileWords({ tile }: PlacedPrint): string {
-  const cut = [...(tile.column > 0 ? ['left'] : []), ...(tile.row > 0 ? ['top'] : [])];
-  const under = [...(tile.joinXMm !== null ? ['right'] : []), ...(tile.joinYMm !== null ? ['bottom'] : [])];
-  return [cut.length ? `Trim the ${cut.join(' and ')} edge along the corner marks.` : '', under.length ? `The ${under.join(' and ')} edge goes under the next page, up to the thick marks.` : ''].filter(Boolean).join(' ');
+function tileWords({ tile }: PlacedPrint, say: SheetWords): string {
+  const trimmed: PageEdge[] = [];
+  if (tile.column > 0) trimmed.push('left');
+  if (tile.row > 0) trimmed.push('top');
+  const under: PageEdge[] = [];
+  if (tile.joinXMm !== null) under.push('right');
+  if (tile.joinYMm !== null) under.push('bottom');
+  return say.tile(trimmed, under);
 }
 
 /** A small map of the print's pages at the end of the strip, this one filled. */
 function mapMarks(layout: SheetLayout, pack: SheetPack): Mark[] {
-  const [{ print, tile, copy }] = layout.places;
-  const tiles = pack.pages.flatMap(({ places }) => places).filter((place) => place.print === print && place.copy === copy).map((place) => place.tile);
+  const { print, tile, copy } = layout.places[0]!;
+  const tiles = pack.pages
+    .flatMap(({ places }) => places)
+    .filter((place) => place.print === print && place.copy === copy)
+    .map((place) => place.tile);
   const columns = Math.max(...tiles.map((one) => one.column)) + 1;
   const rows = Math.max(...tiles.map((one) => one.row)) + 1;
   const { rect, vertical } = layout.strip;
   const cell = Math.min(MAP_MM / columns, ((vertical ? rect.widthMm : rect.heightMm) - 2) / rows);
   const left = rect.xMm + rect.widthMm - columns * cell - (vertical ? 1 : 0);
   const top = vertical ? rect.yMm + rect.heightMm - rows * cell - 1 : rect.yMm + 1;
-  return tiles.map((one): Mark => ({ kind: 'box', rect: { xMm: left + one.column * cell, yMm: top + one.row * cell, widthMm: cell, heightMm: cell }, filled: one.column === tile.column && one.row === tile.row }));
+  return tiles.map((one): Mark => ({
+    kind: 'box',
+    rect: { xMm: left + one.column * cell, yMm: top + one.row * cell, widthMm: cell, heightMm: cell },
+    filled: one.column === tile.column && one.row === tile.row,
+  }));
 }

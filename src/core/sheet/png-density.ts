@@ -1,4 +1,7 @@
-/** Writes a PNG's density into it (chunk pHYs, dots per metre), so that programs that heed it print at true size. Source: the PNG specification. */
+/**
+ * Writes a PNG's density into it (chunk pHYs, dots per metre), so that programs that heed it print at true size.
+ * Source: the PNG specification.
+ */
 import { MM_PER_INCH } from '@/core/measure';
 
 const AFTER_HEADER = 33;
@@ -11,7 +14,8 @@ const TABLE = Uint32Array.from({ length: 256 }, (_, byte) => {
   return value;
 });
 
-const crc = (bytes: Uint8Array): number => (bytes.reduce((value, byte) => TABLE[(value ^ byte) & 255] ^ (value >>> 8), 0xffffffff) ^ 0xffffffff) >>> 0;
+const crc = (bytes: Uint8Array): number =>
+  (bytes.reduce((value, byte) => TABLE[(value ^ byte) & 255]! ^ (value >>> 8), 0xffffffff) ^ 0xffffffff) >>> 0;
 
 export function withDensity(png: Uint8Array, ppi: number): Uint8Array<ArrayBuffer> {
   const perMetre = Math.round((ppi * 1000) / MM_PER_INCH);

@@ -1,32 +1,19 @@
-import type { Draw, Job, PiecePlan, RunStep } from '@/core/plan';
+import { needOf } from '@/core/plan';
+import type { Draw, Job, PiecePlan, StepId } from '@/core/stations';
 import { itemsOf, type ItemKind, type Piece, type Stash, type StashItem } from '@/records';
 import { leftOf } from '@/storage';
 
 type Users = readonly Pick<Piece, 'id' | 'name' | 'work'>[];
 export type StepDraw = Omit<Draw, 'step' | 'at'>;
 
-/** A base coat's wet film, µm. */
-const PAINT_FILM_UM = 100;
-const UM_MM2_PER_ML = 1e6;
-
-/** What a step takes: of which material, how much. */
-export function needOf(step: Pick<RunStep, 'id' | 'station'>, job: Job, plan: PiecePlan): { kind: ItemKind; material: string | null; amount: number } | null {
-  const { coat } = plan.lay ?? {};
-  if (step.id === 'print') return { kind: 'paper', material: job.method.print, amount: plan.sheet?.ok ? plan.sheet.value.pages.length : 1 };
-  if (step.id === 'bed' && coat?.bed && plan.binder) return { kind: 'binder', material: plan.binder.id, amount: coat.bed.volumeMl };
-  if (step.id === 'lay' && coat && plan.binder && plan.binder.id !== 'none') return { kind: 'binder', material: plan.binder.id, amount: job.lay.mediumUsedMl ?? coat.totalMl - (coat.bed?.volumeMl ?? 0) };
-  if (step.id === 'base-coat' && plan.blank && plan.surface) return { kind: 'paint', material: null, amount: (plan.blank.areaMm2 * PAINT_FILM_UM * plan.surface.absorbency) / UM_MM2_PER_ML };
-  if (step.id.startsWith('seal-') && plan.seal && plan.seal.volumeMlPerCoat > 0) {
-    return plan.seal.sealer.id === 'same-medium' && plan.binder ? { kind: 'binder', material: plan.binder.id, amount: plan.seal.volumeMlPerCoat } : { kind: 'sealer', material: plan.seal.sealer.id, amount: plan.seal.volumeMlPerCoat };
-  }
-  return null;
-}
-
 /** From which items it comes: the one opened first, then the next. What no item covers is not drawn. */
-export function drawsFor(step: Pick<RunStep, 'id' | 'station'>, job: Job, plan: PiecePlan, stash: Stash, users: Users): StepDraw[] {
+export function drawsFor(step: StepId, job: Job, plan: PiecePlan, stash: Stash, users: Users): StepDraw[] {
   const need = needOf(step, job, plan);
   if (!need || (need.kind === 'paper' && stash.printer === 'copy-shop')) return [];
-  const items = need.material === null ? stash.items.filter((item) => item.kind === need.kind) : itemsOf(stash, need.kind, need.material);
+  const items =
+    need.material === null
+      ? stash.items.filter((item) => item.kind === need.kind)
+      : itemsOf(stash, need.kind, need.material);
   const draws: StepDraw[] = [];
   let open = need.amount;
   for (const item of items) {
@@ -45,12 +32,14 @@ const BOTTLES_ML = [60, 120, 240, 480, 950, 3800] as const;
 /** The fewest, smallest bottles that cover what is lacking. */
 export function bottlesToBuy(lackingMl: number): { ml: number; count: number } | null {
   if (lackingMl <= 0) return null;
-  const ml = BOTTLES_ML.find((size) => size >= lackingMl) ?? BOTTLES_ML[BOTTLES_ML.length - 1];
+  const ml = BOTTLES_ML.find((size) => size >= lackingMl) ?? BOTTLES_ML[BOTTLES_ML.length - 1]!;
   return { ml, count: Math.ceil(lackingMl / ml) };
 }
 
 /** What is left of a material over all its items; null where no item says how much. */
 export function leftOfMaterial(stash: Stash, kind: ItemKind, material: string, users: Users): number | null {
-  const amounts = itemsOf(stash, kind, material).map((item: StashItem) => leftOf(item, users)).filter((amount) => amount !== null);
+  const amounts = itemsOf(stash, kind, material)
+    .map((item: StashItem) => leftOf(item, users))
+    .filter((amount) => amount !== null);
   return amounts.length ? amounts.reduce((sum, amount) => sum + amount, 0) : null;
 }

@@ -1,18 +1,38 @@
 'use client';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
-import { dueAt, foresee, runSteps, type Foreseen, type RunStep } from '@/core/plan';
+import { dueAt } from '@/core/stations';
+import { foresee, runSteps, type Foreseen, type RunStep } from '@/core/plan';
+import { MS_PER_HOUR, MS_PER_MINUTE } from '@/core/shared';
 import { buildInstance, type Built, type JobInPlan } from '@/core/schedule';
-import { usePlannedPieces, useShelf, useStash, type PlannedPiece } from '@/features/shell';
+import { usePlannedPieces, useShelf, type PlannedPiece } from '@/features/shelf';
+import { useStash } from '@/features/at-hand';
 import { freeHoursOf, type Agenda, type Piece } from '@/records';
-import { timeZoneHere, useNow } from '@/ui';
+import { timeZoneHere } from '@/ui';
 import { openScheduler, type Scheduler } from '@/workers/schedule/client';
 import type { PlanAnswer } from '@/workers/schedule/protocol';
 import { useAgenda, type AgendaAccess } from './use-agenda';
 
 /** A step in the plan of all pieces. Instants epoch ms; null where it finds no place. */
-export interface PlanEntry { key: string; piece: Piece; step: RunStep; startAt: number | null; endAt: number | null; ripeAt: number | null; pinned: boolean }
+export interface PlanEntry {
+  key: string;
+  piece: Piece;
+  step: RunStep;
+  startAt: number | null;
+  endAt: number | null;
+  ripeAt: number | null;
+  pinned: boolean;
+}
 
-export interface PieceInPlan { planned: PlannedPiece; foreseen: Foreseen<Piece>; steps: RunStep[]; finishAt: number | null; lateMs: number; dueAt: number | null; /** What was done and still waits. */ pending: { fromAt: number; untilAt: number } | null }
+export interface PieceInPlan {
+  planned: PlannedPiece;
+  foreseen: Foreseen<Piece>;
+  steps: RunStep[];
+  finishAt: number | null;
+  lateMs: number;
+  dueAt: number | null;
+  /** What was done and still waits. */
+  pending: { fromAt: number; untilAt: number } | null;
+}
 
 export interface Schedule {
   agenda: Agenda;
@@ -25,64 +45,136 @@ export interface Schedule {
   answer: PlanAnswer | null;
   /** The worker is at it. */
   busy: boolean;
+  /** A better plan is still looked for; the one that stands can be worked by. */
+  improving: boolean;
   planAfresh: () => void;
   scheduler: () => Scheduler;
   jobs: JobInPlan[];
   timeZone: string;
 }
 
-const MINUTE_MS = 60_000;
-const LOOK_EVERY_MS = 5 * MINUTE_MS;
 const PLAN_MS = 900;
 /** Large plans are looked at again for longer, while the first one is shown already. */
 const IMPROVE_MS = 10_000;
 const IMPROVE_FROM_STEPS = 60;
 const WORTH_SHARE = 0.995;
 
-/** The plan of all pieces: built from their steps, kept by the agenda, brought up to date in a worker after every change and every five minutes. */
+/**
+ * The plan of all pieces: built from their steps, kept by the agenda, brought up to date in a worker after every
+ * change.
+ */
 export function useSchedule(): Schedule | undefined {
-  const now = useNow(LOOK_EVERY_MS);
   const shelf = useShelf();
-  const planned = usePlannedPieces(shelf, now);
+  const { planned, now } = usePlannedPieces();
   const { atHand } = useStash();
   const access = useAgenda();
   const agenda = access?.agenda;
   const timeZone = timeZoneHere();
 
-  const inPlan = useMemo(() => planned.filter(({ next }) => next.code !== 'finished').map((one) => {
-    const foreseen = foresee(one.piece, one.picture, now, atHand, one.plan);
-    return { planned: one, foreseen, steps: runSteps(foreseen.job, foreseen.plan, atHand.pace) };
-  }), [planned, now, atHand]);
+  const inPlan = useMemo(
+    () =>
+      planned
+        .filter(({ next }) => next.code !== 'finished')
+        .flatMap((piece) => {
+          try {
+            const foreseen = foresee(piece.piece, piece.picture, now, atHand, piece.plan);
+            return [{ planned: piece, foreseen, steps: runSteps(foreseen.job, foreseen.plan, atHand.pace) }];
+          } catch (error) {
+            // One whose steps can't be worked out takes none of the others out of the plan.
+            console.error(`no steps for ${piece.piece.id}`, error);
+            return [];
+          }
+        }),
+    [planned, now, atHand],
+  );
 
-  const shown = useMemo(() => inPlan.filter(({ planned: { piece } }) => !agenda?.aside.includes(piece.id)), [inPlan, agenda?.aside]);
-  const built = useMemo(() => (agenda && now > 0 ? buildInstance({
-    pieces: shown.map(({ planned: { piece }, steps }) => ({ id: piece.id, name: piece.name, dueAt: dueAt(piece.dueOn), steps })),
-    now, hours: freeHoursOf(agenda), places: agenda.places, timeZone, air: atHand.air, notBefore: agenda.notBefore, safest: agenda.mode === 'latest',
-    pins: agenda.running ? { ...agenda.pins, [agenda.running.step]: now } : agenda.pins,
-  }) : null), [agenda, now, shown, timeZone, atHand.air]);
+  const shown = useMemo(
+    () => inPlan.filter(({ planned: { piece } }) => !agenda?.aside.includes(piece.id)),
+    [inPlan, agenda?.aside],
+  );
+  const built = useMemo(
+    () =>
+      agenda && now > 0
+        ? buildInstance({
+            pieces: shown.map(({ planned: { piece }, steps }) => ({
+              id: piece.id,
+              name: piece.name,
+              dueAt: dueAt(piece.dueOn),
+              steps,
+            })),
+            now,
+            hours: freeHoursOf(agenda),
+            places: agenda.places,
+            timeZone,
+            air: atHand.air,
+            notBefore: agenda.notBefore,
+            safest: agenda.mode === 'latest',
+            pins: agenda.running ? { ...agenda.pins, [agenda.running.step]: now } : agenda.pins,
+          })
+        : null,
+    [agenda, now, shown, timeZone, atHand.air],
+  );
 
-  const { answer, busy, planAfresh, scheduler } = usePlanner(built, access);
+  const { answer, busy, improving, planAfresh, scheduler } = usePlanner(built, access);
 
   return useMemo(() => {
     if (!agenda || !access || !built || !shelf) return undefined;
-    const at = (minute: number | null | undefined) => (minute == null ? null : built.originAt + minute * MINUTE_MS);
+    const at = (minute: number | null | undefined) => (minute == null ? null : built.originAt + minute * MS_PER_MINUTE);
     const pieceOf = new Map(shown.map((one) => [one.planned.piece.id, one.planned.piece]));
     const entries = built.steps.flatMap(({ id, pieceId, step }): PlanEntry[] => {
       const piece = pieceOf.get(pieceId);
       if (!piece) return [];
       const startAt = agenda.starts[id] ?? null;
-      const endAt = startAt === null ? null : startAt + step.handsMinutes * MINUTE_MS;
-      return [{ key: id, piece, step, startAt, endAt, ripeAt: endAt === null ? null : endAt + step.waitHours * 60 * MINUTE_MS, pinned: agenda.pins[id] !== undefined }];
+      const endAt = startAt === null ? null : startAt + step.handsMinutes * MS_PER_MINUTE;
+      return [
+        {
+          key: id,
+          piece,
+          step,
+          startAt,
+          endAt,
+          ripeAt: endAt === null ? null : endAt + step.waitHours * MS_PER_HOUR,
+          pinned: agenda.pins[id] !== undefined,
+        },
+      ];
     });
     const pieces = shown.map((one, index): PieceInPlan => {
       const due = dueAt(one.planned.piece.dueOn);
       const finishAt = answer && answer.finishes.length === shown.length ? at(answer.finishes[index]) : null;
-      return { ...one, finishAt, dueAt: due, lateMs: finishAt !== null && due !== null && finishAt > due ? finishAt - due : 0, pending: pendingOf(one.steps, now) };
+      return {
+        ...one,
+        finishAt,
+        dueAt: due,
+        lateMs: finishAt !== null && due !== null && finishAt > due ? finishAt - due : 0,
+        pending: pendingOf(one.steps, now),
+      };
     });
-    const jobs = shown.map(({ planned: { piece, picture } }) => ({ id: piece.id, name: piece.name, dueAt: dueAt(piece.dueOn), job: piece, picture }));
-    const aside = inPlan.filter(({ planned: { piece } }) => agenda.aside.includes(piece.id)).map(({ planned: { piece } }) => ({ id: piece.id, name: piece.name }));
-    return { agenda, change: access.change, pieces, aside, entries, built, answer, busy, planAfresh, scheduler, jobs, timeZone };
-  }, [agenda, access, built, shelf, inPlan, shown, now, answer, busy, planAfresh, scheduler, timeZone]);
+    const jobs = shown.map(({ planned: { piece, picture } }) => ({
+      id: piece.id,
+      name: piece.name,
+      dueAt: dueAt(piece.dueOn),
+      job: piece,
+      picture,
+    }));
+    const aside = inPlan
+      .filter(({ planned: { piece } }) => agenda.aside.includes(piece.id))
+      .map(({ planned: { piece } }) => ({ id: piece.id, name: piece.name }));
+    return {
+      agenda,
+      change: access.change,
+      pieces,
+      aside,
+      entries,
+      built,
+      answer,
+      busy,
+      improving,
+      planAfresh,
+      scheduler,
+      jobs,
+      timeZone,
+    };
+  }, [agenda, access, built, shelf, inPlan, shown, now, answer, busy, improving, planAfresh, scheduler, timeZone]);
 }
 
 /** The wait that is on its way: of the last step done that something still waits for. */
@@ -98,51 +190,81 @@ function usePlanner(built: Built | null, access: AgendaAccess | undefined) {
   const [answer, setAnswer] = useState<PlanAnswer | null>(null);
   const [busy, setBusy] = useState(false);
   const turn = useRef(0);
-  const improving = useRef(false);
+  const [improving, setImproving] = useState(false);
+  const isImproving = useRef(false);
   const [afresh, setAfresh] = useState(0);
   const planned = useRef(0);
   const scheduler = useCallback(() => (worker.current ??= openScheduler()), []);
-  useEffect(() => () => { worker.current?.close(); worker.current = null; }, []);
+  useEffect(
+    () => () => {
+      worker.current?.close();
+      worker.current = null;
+    },
+    [],
+  );
 
   const latest = useRef({ access, built });
-  useEffect(() => { latest.current = { access, built }; }, [access, built]);
+  useEffect(() => {
+    latest.current = { access, built };
+  }, [access, built]);
   const { mode = 'earliest', reserveHours = 0 } = access?.agenda ?? {};
   // Everything that bears on the plan, the stored starts apart: those are its result.
-  const problem = useMemo(() => built && JSON.stringify([built.originAt, built.instance, mode, reserveHours, afresh]), [built, mode, reserveHours, afresh]);
+  const problem = useMemo(
+    () => built && JSON.stringify([built.originAt, built.instance, mode, reserveHours, afresh]),
+    [built, mode, reserveHours, afresh],
+  );
 
   useEffect(() => {
     const { access: now, built } = latest.current;
     if (!problem || !built || !now) return;
     const mine = ++turn.current;
     // A longer look that is under way is given up for the change.
-    if (improving.current) { worker.current?.close(); worker.current = null; improving.current = false; }
+    if (isImproving.current) {
+      worker.current?.close();
+      worker.current = null;
+      isImproving.current = false;
+      setImproving(false);
+    }
     const { starts } = now.agenda;
-    const before = built.steps.map(({ id }) => (starts[id] === undefined ? null : Math.round((starts[id] - built.originAt) / MINUTE_MS)));
+    const before = built.steps.map(({ id }) =>
+      starts[id] === undefined ? null : Math.round((starts[id] - built.originAt) / MS_PER_MINUTE),
+    );
     const known = before.filter((start) => start !== null).length;
     const anew = planned.current !== afresh || known < before.length / 2;
     setBusy(true);
     const order = { instance: built.instance, mode, reserveMinutes: reserveHours * 60 };
     const adopt = async (found: PlanAnswer) => {
       setAnswer(found);
-      const placed = Object.fromEntries(built.steps.flatMap(({ id }, index) => { const start = found.starts[index]; return start === null ? [] : [[id, built.originAt + start * MINUTE_MS] as const]; }));
-      const same = Object.keys(placed).length === Object.keys(starts).length && Object.entries(placed).every(([key, at]) => starts[key] === at);
+      const placed = Object.fromEntries(
+        built.steps.flatMap(({ id }, index) => {
+          const start = found.starts[index] ?? null;
+          return start === null ? [] : [[id, built.originAt + start * MS_PER_MINUTE] as const];
+        }),
+      );
+      const same =
+        Object.keys(placed).length === Object.keys(starts).length &&
+        Object.entries(placed).every(([key, at]) => starts[key] === at);
       if (!same) await now.change((agenda) => ({ starts: placed, revision: agenda.revision + 1 }));
     };
-    void scheduler().plan({ ...order, before: anew ? null : before, budgetMs: PLAN_MS }).then(async (found) => {
-      if (mine !== turn.current) return;
-      setBusy(false);
-      if (!found) return;
-      planned.current = afresh;
-      await adopt(found);
-      if (!anew || mode === 'latest' || built.steps.length < IMPROVE_FROM_STEPS || mine !== turn.current) return;
-      improving.current = true;
-      const better = await scheduler().plan({ ...order, before: null, budgetMs: IMPROVE_MS });
-      if (mine !== turn.current) return;
-      improving.current = false;
-      if (better && better.cost < found.cost * WORTH_SHARE) await adopt(better);
-    });
+    void scheduler()
+      .plan({ ...order, before: anew ? null : before, budgetMs: PLAN_MS })
+      .then(async (found) => {
+        if (mine !== turn.current) return;
+        setBusy(false);
+        if (!found) return;
+        planned.current = afresh;
+        await adopt(found);
+        if (!anew || mode === 'latest' || built.steps.length < IMPROVE_FROM_STEPS || mine !== turn.current) return;
+        isImproving.current = true;
+        setImproving(true);
+        const better = await scheduler().plan({ ...order, before: null, budgetMs: IMPROVE_MS });
+        if (mine !== turn.current) return;
+        isImproving.current = false;
+        setImproving(false);
+        if (better && better.cost < found.cost * WORTH_SHARE) await adopt(better);
+      });
   }, [problem, mode, reserveHours, afresh, scheduler]);
 
   const planAfresh = useCallback(() => setAfresh((count) => count + 1), []);
-  return { answer, busy, planAfresh, scheduler };
+  return { answer, busy, improving, planAfresh, scheduler };
 }

@@ -1,75 +1,180 @@
 'use client';
 import { useDrag } from '@use-gesture/react';
-import { scaleTime, type ScaleTime } from 'd3-scale';
-import { format } from 'date-fns';
+import { MS_PER_DAY, MS_PER_HOUR, MS_PER_MINUTE } from '@/core/shared';
+import { addDays, startOfDay } from 'date-fns';
 import { useLayoutEffect, useMemo, useRef, useState } from 'react';
 import type { PlanEntry, Schedule } from '@/features/agenda';
-import { useNow } from '@/ui';
+import { useNow, dated } from '@/ui';
 import css from './timeline.module.css';
+import { lowerFirst, stepTitle } from '@/words';
 
-export const ZOOMS = [{ id: 'hours', name: '12 h', hours: 12 }, { id: 'days', name: '2 days', hours: 48 }, { id: 'week', name: 'Week', hours: 168 }, { id: 'weeks', name: '4 weeks', hours: 672 }] as const;
+export const ZOOMS = [
+  { id: 'hours', name: '12 h', hours: 12 },
+  { id: 'days', name: '2 days', hours: 48 },
+  { id: 'week', name: 'Week', hours: 168 },
+  { id: 'weeks', name: '4 weeks', hours: 672 },
+] as const;
 export type ZoomId = (typeof ZOOMS)[number]['id'];
 export type RowsBy = 'piece' | 'hands';
 
-const MINUTE_MS = 60_000;
-const HOUR_MS = 3_600_000;
 const ROW = 46;
 const HEAD = 44;
 const NAME = 168;
-const SNAP_MS = 5 * MINUTE_MS;
+const SNAP_MS = 5 * MS_PER_MINUTE;
 /** Under this a day's name gets in the way of the next. */
 const DAY_NAME_PX = 44;
 
-interface Row { id: string; name: string; entries: PlanEntry[]; /** What was done and is still drying. */ pending: { fromAt: number; untilAt: number; name: string } | null; dueAt: number | null; lateMs: number; waits: 'rack' | 'bench' | 'oven' | 'all' | 'none' }
+interface Row {
+  id: string;
+  name: string;
+  entries: PlanEntry[];
+  /** What was done and is still drying. */ pending: { fromAt: number; untilAt: number; name: string } | null;
+  dueAt: number | null;
+  lateMs: number;
+  waits: 'rack' | 'bench' | 'oven' | 'all' | 'none';
+}
 
-/** Hands-on blocks and waits of all pieces against the clock. A block is dragged to another time and stays pinned there. */
-export function Timeline({ schedule, zoom, by, fromAt, onPan, chosen, onChoose, onDrop }: {
-  schedule: Schedule; zoom: ZoomId; by: RowsBy; fromAt: number; onPan: (ms: number) => void; chosen: string | null; onChoose: (key: string) => void; onDrop: (key: string, at: number) => void;
+/**
+ * Hands-on blocks and waits of all pieces against the clock. A block is dragged to another time and stays pinned there.
+ */
+export function Timeline({
+  schedule,
+  zoom,
+  by,
+  fromAt,
+  onPan,
+  chosen,
+  onChoose,
+  onDrop,
+}: {
+  schedule: Schedule;
+  zoom: ZoomId;
+  by: RowsBy;
+  fromAt: number;
+  onPan: (ms: number) => void;
+  chosen: string | null;
+  onChoose: (key: string) => void;
+  onDrop: (key: string, at: number) => void;
 }) {
-  const now = useNow(60_000);
+  const now = useNow(MS_PER_MINUTE);
   const holder = useRef<HTMLDivElement>(null);
   const [width, setWidth] = useState(900);
   useLayoutEffect(() => {
     const element = holder.current;
     if (!element) return;
-    const watch = new ResizeObserver(([entry]) => setWidth(Math.max(280, entry.contentRect.width)));
+    const watch = new ResizeObserver(([entry]) => setWidth(Math.max(280, entry!.contentRect.width)));
     watch.observe(element);
     return () => watch.disconnect();
   }, []);
   const hours = ZOOMS.find(({ id }) => id === zoom)?.hours ?? 48;
   const name = width < 600 ? 92 : NAME;
-  const untilAt = fromAt + hours * HOUR_MS;
-  const x = useMemo(() => scaleTime<number, number>().domain([fromAt, untilAt]).range([name, width - 8]), [fromAt, untilAt, width, name]);
+  const untilAt = fromAt + hours * MS_PER_HOUR;
+  const x = useMemo(
+    (): Scale => (at) => name + ((Number(at) - fromAt) / (untilAt - fromAt)) * (width - 8 - name),
+    [fromAt, untilAt, width, name],
+  );
   const rows = useMemo(() => rowsOf(schedule, by), [schedule, by]);
   const height = HEAD + rows.length * ROW + 6;
-  const msPerPx = (hours * HOUR_MS) / Math.max(1, width - name - 8);
+  const msPerPx = (hours * MS_PER_HOUR) / Math.max(1, width - name - 8);
   const pan = useDrag(({ delta: [dx] }) => onPan(-dx * msPerPx), { filterTaps: true });
-  const free = schedule.built.instance.windows.map((window) => ({ from: schedule.built.originAt + window.from * MINUTE_MS, until: schedule.built.originAt + window.until * MINUTE_MS })).filter((window) => window.until > fromAt && window.from < untilAt);
+  const free = schedule.built.instance.windows
+    .map((window) => ({
+      from: schedule.built.originAt + window.from * MS_PER_MINUTE,
+      until: schedule.built.originAt + window.until * MS_PER_MINUTE,
+    }))
+    .filter((window) => window.until > fromAt && window.from < untilAt);
   return (
     <div ref={holder} className={css.holder}>
-      <svg width={width} height={height} className={css.timeline} role="group" aria-label="Timeline of all pieces" data-testid="timeline">
+      <svg
+        width={width}
+        height={height}
+        className={css.timeline}
+        role="group"
+        aria-label="Timeline of all pieces"
+        data-testid="timeline"
+      >
         <defs>
-          <pattern id="wait" width="5" height="5" patternUnits="userSpaceOnUse" patternTransform="rotate(45)"><line x1="0" y1="0" x2="0" y2="5" stroke="var(--marigold)" strokeWidth="1.6" /></pattern>
-          <clipPath id="plot"><rect x={name} y={0} width={Math.max(0, width - name - 8)} height={height} /></clipPath>
+          <pattern id="wait" width="5" height="5" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
+            <line x1="0" y1="0" x2="0" y2="5" stroke="var(--marigold)" strokeWidth="1.6" />
+          </pattern>
+          <clipPath id="plot">
+            <rect x={name} y={0} width={Math.max(0, width - name - 8)} height={height} />
+          </clipPath>
         </defs>
         <g clipPath="url(#plot)">
-          <rect {...pan()} x={name} y={0} width={Math.max(0, width - name - 8)} height={height} fill="transparent" className={css.pan} />
-          {free.map((window) => <rect key={window.from} x={x(window.from)} y={HEAD} width={Math.max(1, x(window.until) - x(window.from))} height={rows.length * ROW} className={css.free} pointerEvents="none" />)}
+          <rect
+            {...pan()}
+            x={name}
+            y={0}
+            width={Math.max(0, width - name - 8)}
+            height={height}
+            fill="transparent"
+            className={css.pan}
+          />
+          {free.map((window) => (
+            <rect
+              key={window.from}
+              x={x(window.from)}
+              y={HEAD}
+              width={Math.max(1, x(window.until) - x(window.from))}
+              height={rows.length * ROW}
+              className={css.free}
+              pointerEvents="none"
+            />
+          ))}
           <Axis x={x} fromAt={fromAt} untilAt={untilAt} height={HEAD + rows.length * ROW} zoom={zoom} />
         </g>
         {rows.map((row, index) => (
           <g key={row.id} transform={`translate(0 ${HEAD + index * ROW})`}>
             <line x1={0} x2={width - 8} y1={ROW} y2={ROW} className={css.rule} />
             <g clipPath="url(#plot)">
-              {row.pending && <Drying fromAt={x(Math.max(fromAt, row.pending.fromAt))} untilAt={x(row.pending.untilAt)} name={row.pending.name} />}
-              {row.entries.map((entry) => <Wait key={entry.key} entry={entry} row={row} x={x} fromAt={fromAt} untilAt={untilAt} />)}
-              {row.entries.map((entry) => row.waits !== 'rack' && row.waits !== 'oven' && <Block key={entry.key} entry={entry} x={x} fromAt={fromAt} untilAt={untilAt} chosen={chosen === entry.key} onChoose={onChoose} onDrop={onDrop} msPerPx={msPerPx} named={by === 'hands'} />)}
-              {row.dueAt !== null && row.dueAt > fromAt && row.dueAt < untilAt && <Due at={x(row.dueAt)} late={row.lateMs > 0} />}
+              {row.pending && (
+                <Drying
+                  fromAt={x(Math.max(fromAt, row.pending.fromAt))}
+                  untilAt={x(row.pending.untilAt)}
+                  name={row.pending.name}
+                />
+              )}
+              {row.entries.map((entry) => (
+                <Wait key={entry.key} entry={entry} row={row} x={x} fromAt={fromAt} untilAt={untilAt} />
+              ))}
+              {row.entries.map(
+                (entry) =>
+                  row.waits !== 'rack' &&
+                  row.waits !== 'oven' && (
+                    <Block
+                      key={entry.key}
+                      entry={entry}
+                      x={x}
+                      fromAt={fromAt}
+                      untilAt={untilAt}
+                      chosen={chosen === entry.key}
+                      onChoose={onChoose}
+                      onDrop={onDrop}
+                      msPerPx={msPerPx}
+                      named={by === 'hands'}
+                    />
+                  ),
+              )}
+              {row.dueAt !== null && row.dueAt > fromAt && row.dueAt < untilAt && (
+                <Due at={x(row.dueAt)} late={row.lateMs > 0} />
+              )}
             </g>
-            <foreignObject x={0} y={0} width={name - 8} height={ROW}><div className={css.name} data-late={row.lateMs > 0}>{row.name}</div></foreignObject>
+            <foreignObject x={0} y={0} width={name - 8} height={ROW}>
+              <div className={css.name} data-late={row.lateMs > 0}>
+                {row.name}
+              </div>
+            </foreignObject>
           </g>
         ))}
-        {now > fromAt && now < untilAt && <g pointerEvents="none"><line x1={x(now)} x2={x(now)} y1={HEAD - 12} y2={HEAD + rows.length * ROW} className={css.now} /><text x={x(now) - 4} y={HEAD - 2} textAnchor="end" className={css.nowText}>now</text></g>}
+        {now > fromAt && now < untilAt && (
+          <g pointerEvents="none">
+            <line x1={x(now)} x2={x(now)} y1={HEAD - 12} y2={HEAD + rows.length * ROW} className={css.now} />
+            <text x={x(now) - 4} y={HEAD - 2} textAnchor="end" className={css.nowText}>
+              now
+            </text>
+          </g>
+        )}
       </svg>
     </div>
   );
@@ -77,64 +182,174 @@ export function Timeline({ schedule, zoom, by, fromAt, onPan, chosen, onChoose, 
 
 function rowsOf({ pieces, entries }: Schedule, by: RowsBy): Row[] {
   if (by === 'piece') {
-    const rows = pieces.map(({ planned: { piece }, dueAt, lateMs, pending }) => ({ id: piece.id, name: piece.name, entries: entries.filter((entry) => entry.piece.id === piece.id), pending: pending && { ...pending, name: '' }, dueAt, lateMs, waits: 'all' as const }));
+    const rows = pieces.map(({ planned: { piece }, dueAt, lateMs, pending }) => ({
+      id: piece.id,
+      name: piece.name,
+      entries: entries.filter((entry) => entry.piece.id === piece.id),
+      pending: pending && { ...pending, name: '' },
+      dueAt,
+      lateMs,
+      waits: 'all' as const,
+    }));
     const finish = (row: Row) => Math.max(0, ...row.entries.map(({ ripeAt }) => ripeAt ?? Infinity));
     return rows.sort((a, b) => finish(a) - finish(b));
   }
   const lies = (place: 'rack' | 'bench' | 'oven') => entries.filter((entry) => entry.step.wait.place === place);
-  const lane = (id: Row['waits'], name: string, list: PlanEntry[]): Row => ({ id, name, entries: list, pending: null, dueAt: null, lateMs: 0, waits: id });
-  const racks = lanesOf(lies('rack'), pieces.map(({ pending, planned: { piece } }) => pending && { ...pending, name: piece.name }));
-  return [lane('none', 'Hands', entries), ...racks.map(({ list, pending }, index) => ({ ...lane('rack', `Rack, place ${index + 1}`, list), id: `rack-${index}`, pending })), ...(lies('oven').length ? [lane('oven', 'In the oven', lies('oven'))] : [])];
+  const lane = (id: Row['waits'], name: string, list: PlanEntry[]): Row => ({
+    id,
+    name,
+    entries: list,
+    pending: null,
+    dueAt: null,
+    lateMs: 0,
+    waits: id,
+  });
+  const racks = lanesOf(
+    lies('rack'),
+    pieces.map(({ pending, planned: { piece } }) => pending && { ...pending, name: piece.name }),
+  );
+  return [
+    lane('none', 'Hands', entries),
+    ...racks.map(({ list, pending }, index) => ({
+      ...lane('rack', `Rack, place ${index + 1}`, list),
+      id: `rack-${index}`,
+      pending,
+    })),
+    ...(lies('oven').length ? [lane('oven', 'In the oven', lies('oven'))] : []),
+  ];
 }
 
 /** Waits that overlap lie on different places; each takes the first that is free. */
-function lanesOf(entries: readonly PlanEntry[], pending: readonly Row['pending'][]): { list: PlanEntry[]; pending: Row['pending'] }[] {
-  const lanes: { list: PlanEntry[]; pending: Row['pending']; until: number }[] = pending.filter((one) => one !== null).map((one) => ({ list: [], pending: one, until: one.untilAt }));
-  for (const entry of [...entries].filter(({ endAt }) => endAt !== null).sort((a, b) => (a.endAt ?? 0) - (b.endAt ?? 0))) {
+function lanesOf(
+  entries: readonly PlanEntry[],
+  pending: readonly Row['pending'][],
+): { list: PlanEntry[]; pending: Row['pending'] }[] {
+  const lanes: { list: PlanEntry[]; pending: Row['pending']; until: number }[] = pending
+    .filter((one) => one !== null)
+    .map((one) => ({ list: [], pending: one, until: one.untilAt }));
+  for (const entry of [...entries]
+    .filter(({ endAt }) => endAt !== null)
+    .sort((a, b) => (a.endAt ?? 0) - (b.endAt ?? 0))) {
     let lane = lanes.find(({ until }) => until <= (entry.endAt ?? 0));
-    if (!lane) { lane = { list: [], pending: null, until: 0 }; lanes.push(lane); }
+    if (!lane) {
+      lane = { list: [], pending: null, until: 0 };
+      lanes.push(lane);
+    }
     lane.list.push(entry);
     lane.until = entry.ripeAt ?? lane.until;
   }
   return lanes;
 }
 
-type Scale = ScaleTime<number, number>;
+/** Hours between marks on the time line; none where days are narrow. */
+const TICK_HOURS: Readonly<Record<ZoomId, number>> = { hours: 1, days: 3, week: 12, weeks: 24 };
 
-function Axis({ x, fromAt, untilAt, height, zoom }: { x: Scale; fromAt: number; untilAt: number; height: number; zoom: ZoomId }) {
+/** Every so many hours by the clock, from midnight on, also over a change of the clock. */
+function hoursBetween(fromAt: number, untilAt: number, every: number): Date[] {
+  const first = startOfDay(fromAt);
+  const count = Math.ceil((untilAt - first.getTime()) / MS_PER_HOUR / every) + 1;
+  const marks = Array.from({ length: count }, (_, index) => {
+    const day = addDays(first, Math.floor((index * every) / 24));
+    return new Date(new Date(day).setHours((index * every) % 24));
+  });
+  return marks.filter((mark) => mark.getTime() >= fromAt && mark.getTime() <= untilAt);
+}
+
+type Scale = (at: Date | number) => number;
+
+function Axis({
+  x,
+  fromAt,
+  untilAt,
+  height,
+  zoom,
+}: {
+  x: Scale;
+  fromAt: number;
+  untilAt: number;
+  height: number;
+  zoom: ZoomId;
+}) {
   const days: Date[] = [];
-  for (let day = new Date(fromAt); day.getTime() < untilAt; day = new Date(day.getFullYear(), day.getMonth(), day.getDate() + 1)) days.push(day);
-  const dayPx = x(new Date(fromAt + 24 * HOUR_MS)) - x(new Date(fromAt));
+  for (
+    let day = new Date(fromAt);
+    day.getTime() < untilAt;
+    day = new Date(day.getFullYear(), day.getMonth(), day.getDate() + 1)
+  )
+    days.push(day);
+  const dayPx = x(fromAt + MS_PER_DAY) - x(fromAt);
   const every = Math.max(1, Math.ceil(DAY_NAME_PX / dayPx));
   return (
     <g pointerEvents="none">
       {days.map((day, index) => (
         <g key={day.getTime()}>
           {index > 0 && <line x1={x(day)} x2={x(day)} y1={4} y2={height} className={css.day} />}
-          {index % every === 0 && x(day) < x(new Date(untilAt)) - DAY_NAME_PX && <text x={Math.max(x(day), x(new Date(fromAt))) + 5} y={16} className={css.dayName}>{format(day, dayPx > 90 ? 'EEE d MMM' : 'd MMM')}</text>}
+          {index % every === 0 && x(day) < x(untilAt) - DAY_NAME_PX && (
+            <text x={Math.max(x(day), x(fromAt)) + 5} y={16} className={css.dayName}>
+              {dated(day, dayPx > 90 ? 'EEE d MMM' : 'd MMM')}
+            </text>
+          )}
         </g>
       ))}
-      {zoom !== 'weeks' && x.ticks(zoom === 'week' ? 14 : 12).map((tick) => (
-        <g key={tick.getTime()}>
-          <line x1={x(tick)} x2={x(tick)} y1={HEAD} y2={height} className={css.tick} />
-          {(tick.getHours() !== 0 || zoom === 'hours') && x(tick) > x(new Date(fromAt)) + 20 && <text x={x(tick)} y={34} textAnchor="middle" className={css.hour}>{format(tick, 'HH:mm')}</text>}
-        </g>
-      ))}
+      {zoom !== 'weeks' &&
+        hoursBetween(fromAt, untilAt, TICK_HOURS[zoom]).map((tick) => (
+          <g key={tick.getTime()}>
+            <line x1={x(tick)} x2={x(tick)} y1={HEAD} y2={height} className={css.tick} />
+            {(tick.getHours() !== 0 || zoom === 'hours') && x(tick) > x(fromAt) + 20 && (
+              <text x={x(tick)} y={34} textAnchor="middle" className={css.hour}>
+                {dated(tick, 'HH:mm')}
+              </text>
+            )}
+          </g>
+        ))}
     </g>
   );
 }
 
 const shown = (from: number, until: number, fromAt: number, untilAt: number) => until > fromAt && from < untilAt;
 
-function Wait({ entry, row, x, fromAt, untilAt }: { entry: PlanEntry; row: Row; x: Scale; fromAt: number; untilAt: number }) {
+function Wait({
+  entry,
+  row,
+  x,
+  fromAt,
+  untilAt,
+}: {
+  entry: PlanEntry;
+  row: Row;
+  x: Scale;
+  fromAt: number;
+  untilAt: number;
+}) {
   const { endAt, ripeAt } = entry;
-  if (endAt === null || ripeAt === null || ripeAt <= endAt || row.waits === 'none' || !shown(endAt, ripeAt, fromAt, untilAt)) return null;
+  if (
+    endAt === null ||
+    ripeAt === null ||
+    ripeAt <= endAt ||
+    row.waits === 'none' ||
+    !shown(endAt, ripeAt, fromAt, untilAt)
+  )
+    return null;
   const lane = row.waits !== 'all';
   return (
     <g>
-      <rect x={x(endAt)} y={lane ? 9 : 19} width={Math.max(1, x(ripeAt) - x(endAt))} height={lane ? 26 : 8} fill="url(#wait)" stroke="var(--marigold)" strokeWidth={0.6}><title>{`${entry.piece.name}: waiting after ${entry.step.title.toLowerCase()}, until ${format(ripeAt, 'EEE HH:mm')}`}</title></rect>
+      <rect
+        x={x(endAt)}
+        y={lane ? 9 : 19}
+        width={Math.max(1, x(ripeAt) - x(endAt))}
+        height={lane ? 26 : 8}
+        fill="url(#wait)"
+        stroke="var(--marigold)"
+        strokeWidth={0.6}
+      >
+        <title>{`${entry.piece.name}: waiting after ${lowerFirst(stepTitle(entry.step.title))}, until ${dated(ripeAt, 'EEE HH:mm')}`}</title>
+      </rect>
       {!lane && entry.step.wait.place === 'rack' && <Ring at={x(ripeAt)} />}
-      {lane && x(ripeAt) - x(endAt) > 90 && <text x={Math.max(x(endAt), x(new Date(fromAt))) + 6} y={27} className={css.laneText}>{entry.piece.name}</text>}
+      {lane && x(ripeAt) - x(endAt) > 90 && (
+        <text x={Math.max(x(endAt), x(fromAt)) + 6} y={27} className={css.laneText}>
+          {entry.piece.name}
+        </text>
+      )}
     </g>
   );
 }
@@ -142,38 +357,109 @@ function Wait({ entry, row, x, fromAt, untilAt }: { entry: PlanEntry; row: Row; 
 /** A piece that is drying already, with the ring that stands for dry at its end. */
 function Drying({ fromAt, untilAt, name }: { fromAt: number; untilAt: number; name: string }) {
   if (untilAt <= fromAt) return null;
-  return <g pointerEvents="none"><rect x={fromAt} y={name ? 9 : 19} width={untilAt - fromAt} height={name ? 26 : 8} fill="url(#wait)" stroke="var(--marigold)" strokeWidth={0.6} />{name ? untilAt - fromAt > 90 && <text x={fromAt + 6} y={27} className={css.laneText}>{name}</text> : <Ring at={untilAt} />}</g>;
+  return (
+    <g pointerEvents="none">
+      <rect
+        x={fromAt}
+        y={name ? 9 : 19}
+        width={untilAt - fromAt}
+        height={name ? 26 : 8}
+        fill="url(#wait)"
+        stroke="var(--marigold)"
+        strokeWidth={0.6}
+      />
+      {name ? (
+        untilAt - fromAt > 90 && (
+          <text x={fromAt + 6} y={27} className={css.laneText}>
+            {name}
+          </text>
+        )
+      ) : (
+        <Ring at={untilAt} />
+      )}
+    </g>
+  );
 }
 
 const Ring = ({ at }: { at: number }) => <circle cx={at} cy={23} r={5} className={css.dry} />;
 
 const PX_PER_LETTER = 6.6;
 
-function Block({ entry, x, fromAt, untilAt, chosen, onChoose, onDrop, msPerPx, named }: {
-  entry: PlanEntry; x: Scale; fromAt: number; untilAt: number; chosen: boolean; onChoose: (key: string) => void; onDrop: (key: string, at: number) => void; msPerPx: number; named: boolean;
+function Block({
+  entry,
+  x,
+  fromAt,
+  untilAt,
+  chosen,
+  onChoose,
+  onDrop,
+  msPerPx,
+  named,
+}: {
+  entry: PlanEntry;
+  x: Scale;
+  fromAt: number;
+  untilAt: number;
+  chosen: boolean;
+  onChoose: (key: string) => void;
+  onDrop: (key: string, at: number) => void;
+  msPerPx: number;
+  named: boolean;
 }) {
   const [shift, setShift] = useState(0);
   const { startAt, endAt } = entry;
-  const drag = useDrag(({ movement: [mx], last, tap }) => {
-    if (tap) { onChoose(entry.key); return; }
-    setShift(last ? 0 : mx);
-    if (last && startAt !== null && Math.abs(mx * msPerPx) >= SNAP_MS) onDrop(entry.key, Math.round((startAt + mx * msPerPx) / SNAP_MS) * SNAP_MS);
-  }, { filterTaps: true });
+  const drag = useDrag(
+    ({ movement: [mx], last, tap }) => {
+      if (tap) {
+        onChoose(entry.key);
+        return;
+      }
+      setShift(last ? 0 : mx);
+      if (last && startAt !== null && Math.abs(mx * msPerPx) >= SNAP_MS)
+        onDrop(entry.key, Math.round((startAt + mx * msPerPx) / SNAP_MS) * SNAP_MS);
+    },
+    { filterTaps: true },
+  );
   if (startAt === null || endAt === null || !shown(startAt, endAt, fromAt, untilAt)) return null;
   const left = x(startAt) + shift;
   const width = Math.max(5, x(endAt) - x(startAt));
-  const words = named ? `${entry.piece.name}: ${entry.step.title.toLowerCase()}` : entry.step.title;
+  const words = named ? `${entry.piece.name}: ${lowerFirst(stepTitle(entry.step.title))}` : stepTitle(entry.step.title);
   return (
-    <g {...drag()} className={css.block} data-chosen={chosen} data-pinned={entry.pinned} role="button" tabIndex={0} aria-label={`${entry.piece.name}: ${entry.step.title}, ${format(startAt, 'EEE d MMM HH:mm')}${entry.pinned ? ', pinned' : ''}`} data-step={entry.key}
-      onKeyDown={(event) => { if (event.key === 'Enter' || event.key === ' ') { event.preventDefault(); onChoose(entry.key); } }}>
+    <g
+      {...drag()}
+      className={css.block}
+      data-chosen={chosen}
+      data-pinned={entry.pinned}
+      role="button"
+      tabIndex={0}
+      aria-label={`${entry.piece.name}: ${stepTitle(entry.step.title)}, ${dated(startAt, 'EEE d MMM HH:mm')}${entry.pinned ? ', pinned' : ''}`}
+      data-step={entry.key}
+      onKeyDown={(event) => {
+        if (event.key === 'Enter' || event.key === ' ') {
+          event.preventDefault();
+          onChoose(entry.key);
+        }
+      }}
+    >
       <rect x={left} y={8} width={width} height={28} rx={1.5} />
       {entry.pinned && <circle cx={left + 5} cy={8} r={4.5} className={css.pin} />}
-      {width > 40 && <text x={left + 6} y={27} className={css.blockText}>{words.slice(0, Math.floor((width - 10) / PX_PER_LETTER))}</text>}
-      {shift !== 0 && <text x={left} y={5} className={css.dragText}>{format(Math.round((startAt + shift * msPerPx) / SNAP_MS) * SNAP_MS, 'EEE HH:mm')}</text>}
+      {width > 40 && (
+        <text x={left + 6} y={27} className={css.blockText}>
+          {words.slice(0, Math.floor((width - 10) / PX_PER_LETTER))}
+        </text>
+      )}
+      {shift !== 0 && (
+        <text x={left} y={5} className={css.dragText}>
+          {dated(Math.round((startAt + shift * msPerPx) / SNAP_MS) * SNAP_MS, 'EEE HH:mm')}
+        </text>
+      )}
     </g>
   );
 }
 
 const Due = ({ at, late }: { at: number; late: boolean }) => (
-  <g className={css.due} data-late={late}><line x1={at} x2={at} y1={2} y2={ROW - 3} /><path d={`M${at} 3 h-11 l3 5 l-3 5 h11 z`} /></g>
+  <g className={css.due} data-late={late}>
+    <line x1={at} x2={at} y1={2} y2={ROW - 3} />
+    <path d={`M${at} 3 h-11 l3 5 l-3 5 h11 z`} />
+  </g>
 );

@@ -1,5 +1,6 @@
 'use client';
 import { useMediaQuery } from '@mui/material';
+import { MS_PER_MINUTE } from '@/core/shared';
 import { useDrag } from '@use-gesture/react';
 import { AlarmClockPlus, Contrast, Megaphone, MegaphoneOff, Volume2, VolumeX, X } from 'lucide-react';
 import Link from 'next/link';
@@ -8,14 +9,16 @@ import { useEffect, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { useFinishStep, useSchedule, type PieceInPlan, type PlanEntry, type Schedule } from '@/features/agenda';
 import { PieceFigure, figureSize } from '@/features/pieces';
-import { speak, useSettings, useTimers } from '@/features/shell';
+import { speak, useTimers } from '@/features/timers';
+import { useSettings } from '@/features/shell';
 import { Cautions, clockTime, useClock, useNow, useUnits } from '@/ui';
-import { benchRun, type BenchCard } from './cards';
+import type { BenchCard } from '@/features/piece/station-feature';
+import { lowerFirst, stepTitle, toolList } from '@/words';
+import { benchRun } from './cards';
 import { TimerStrip } from './timer-strip';
 import { useWakeLock } from './use-wake-lock';
 import css from './bench.module.css';
 
-const MINUTE_MS = 60_000;
 /** Waits up to this get a timer of their own; longer ones stand on the rack and in the plan. */
 const TIMED_HOURS = 4;
 
@@ -24,7 +27,9 @@ export function BenchPage() {
   const schedule = useSchedule();
   const wanted = useSearchParams().get('step');
   const awake = useWakeLock();
-  const { settings: { benchContrast } } = useSettings();
+  const {
+    settings: { benchContrast },
+  } = useSettings();
   const [quick, setQuick] = useState(false);
   return (
     <main className={css.bench} data-contrast={benchContrast} data-awake={awake}>
@@ -33,9 +38,13 @@ export function BenchPage() {
   );
 }
 
-const byClock = (entries: readonly PlanEntry[]) => entries.filter(({ startAt }) => startAt !== null).sort((a, b) => (a.startAt ?? 0) - (b.startAt ?? 0));
+const byClock = (entries: readonly PlanEntry[]) =>
+  entries.filter(({ startAt }) => startAt !== null).sort((a, b) => (a.startAt ?? 0) - (b.startAt ?? 0));
 
-interface Quick { quick: boolean; onQuick: () => void }
+interface Quick {
+  quick: boolean;
+  onQuick: () => void;
+}
 
 function Bench({ schedule, wanted, ...quick }: { schedule: Schedule; wanted: string | null } & Quick) {
   const { entries, pieces, agenda } = schedule;
@@ -43,14 +52,25 @@ function Bench({ schedule, wanted, ...quick }: { schedule: Schedule; wanted: str
   const entry = entries.find(({ key }) => key === (wanted ?? agenda.running?.step)) ?? sorted[0];
   const inPlan = entry && pieces.find(({ planned }) => planned.piece.id === entry.piece.id);
   if (!entry || !inPlan) return <Idle {...quick} />;
-  return <Step key={entry.key} schedule={schedule} entry={entry} inPlan={inPlan} next={sorted.find(({ key }) => key !== entry.key)} {...quick} />;
+  return (
+    <Step
+      key={entry.key}
+      schedule={schedule}
+      entry={entry}
+      inPlan={inPlan}
+      next={sorted.find(({ key }) => key !== entry.key)}
+      {...quick}
+    />
+  );
 }
 
 function Idle({ quick, onQuick }: Quick) {
   return (
     <>
       <Head title="Bench" name="Nothing for the hands right now" quick={quick} onQuick={onQuick} />
-      <div className={css.card}><p className={css.text}>No step is planned. Describe a piece, and its steps appear here in clock order.</p></div>
+      <div className={css.card}>
+        <p className={css.text}>No step is planned. Describe a piece, and its steps appear here in clock order.</p>
+      </div>
       <TimerStrip quick={quick} />
     </>
   );
@@ -62,28 +82,76 @@ function Head({ title, name, quick, onQuick }: { title: string; name: string } &
   const Speech = settings.speech ? Megaphone : MegaphoneOff;
   return (
     <header className={css.head}>
-      <div><h1>{title}</h1><p>{name}</p></div>
+      <div>
+        <h1>{title}</h1>
+        <p>{name}</p>
+      </div>
       <nav aria-label="Bench">
-        <button type="button" onClick={onQuick} aria-pressed={quick} aria-label="A timer of your own" data-testid="quick-timers"><AlarmClockPlus /></button>
-        <button type="button" onClick={() => change({ benchContrast: !settings.benchContrast })} aria-pressed={settings.benchContrast} aria-label="High contrast"><Contrast /></button>
-        <button type="button" onClick={() => change({ sound: !settings.sound })} aria-pressed={settings.sound} aria-label="Tone when time is up"><Sound /></button>
-        <button type="button" onClick={() => change({ speech: !settings.speech })} aria-pressed={settings.speech} aria-label="Read aloud"><Speech /></button>
-        <Link href="/" aria-label="Leave the bench"><X /></Link>
+        <button
+          type="button"
+          onClick={onQuick}
+          aria-pressed={quick}
+          aria-label="A timer of your own"
+          data-testid="quick-timers"
+        >
+          <AlarmClockPlus />
+        </button>
+        <button
+          type="button"
+          onClick={() => change({ benchContrast: !settings.benchContrast })}
+          aria-pressed={settings.benchContrast}
+          aria-label="High contrast"
+        >
+          <Contrast />
+        </button>
+        <button
+          type="button"
+          onClick={() => change({ sound: !settings.sound })}
+          aria-pressed={settings.sound}
+          aria-label="Tone when time is up"
+        >
+          <Sound />
+        </button>
+        <button
+          type="button"
+          onClick={() => change({ speech: !settings.speech })}
+          aria-pressed={settings.speech}
+          aria-label="Read aloud"
+        >
+          <Speech />
+        </button>
+        <Link href="/" aria-label="Leave the bench">
+          <X />
+        </Link>
       </nav>
     </header>
   );
 }
 
+const SWIPE_PX = 40;
+
 /** The card that was open, so that a reload opens it again. */
 const OPEN_CARD = 'fobbet.bench-card';
-const openCard = (key: string): number => { const [step, at] = (sessionStorage.getItem(OPEN_CARD) ?? '').split('#'); return step === key ? Number(at) || 0 : 0; };
+const openCard = (key: string): number => {
+  const [step, at] = (sessionStorage.getItem(OPEN_CARD) ?? '').split('#');
+  return step === key ? Number(at) || 0 : 0;
+};
 
-function Step({ schedule, entry, inPlan, next, quick, onQuick }: { schedule: Schedule; entry: PlanEntry; inPlan: PieceInPlan; next: PlanEntry | undefined } & Quick) {
+function Step({
+  schedule,
+  entry,
+  inPlan,
+  next,
+  quick,
+  onQuick,
+}: { schedule: Schedule; entry: PlanEntry; inPlan: PieceInPlan; next: PlanEntry | undefined } & Quick) {
   const units = useUnits();
   const clock = useClock();
   const router = useRouter();
   const { start, timers, toggle } = useTimers();
-  const { settings: { speech } } = useSettings();
+  const {
+    settings: { speech },
+  } = useSettings();
   const finish = useFinishStep();
   const { agenda, change } = schedule;
   const { piece, step } = entry;
@@ -91,41 +159,99 @@ function Step({ schedule, entry, inPlan, next, quick, onQuick }: { schedule: Sch
   const run = benchRun(step, job, plan, units);
   const [at, setAt] = useState(() => openCard(entry.key));
   useEffect(() => sessionStorage.setItem(OPEN_CARD, `${entry.key}#${at}`), [entry.key, at]);
-  const card = run.cards[Math.min(at, run.cards.length - 1)];
+  const card = run.cards[Math.min(at, run.cards.length - 1)]!;
   const last = at >= run.cards.length - 1;
   const running = agenda.running?.step === entry.key ? agenda.running : null;
 
-  const begin = () => { if (!running) void change({ running: { step: entry.key, startedAt: clock() } }); };
-  const move = (direction: number) => { begin(); setAt((index) => Math.min(run.cards.length - 1, Math.max(0, index + direction))); };
+  const begin = () => {
+    if (!running) void change({ running: { step: entry.key, startedAt: clock() } });
+  };
+  const move = (direction: number) => {
+    begin();
+    setAt((index) => Math.min(run.cards.length - 1, Math.max(0, index + direction)));
+  };
   const done = async () => {
-    const minutes = running ? Math.max(1, Math.round((clock() - running.startedAt) / MINUTE_MS)) : null;
+    const minutes = running ? Math.max(1, Math.round((clock() - running.startedAt) / MS_PER_MINUTE)) : null;
     if (!(await finish(piece, job, plan, step, minutes))) return;
-    if (step.waitHours > 0 && step.waitHours <= TIMED_HOURS && step.wait.maxHours === null) start({ label: `${piece.name}: ready for the next step`, minutes: step.waitHours * 60, pieceId: piece.id, step: entry.key });
+    if (step.waitHours > 0 && step.waitHours <= TIMED_HOURS && step.wait.maxHours === null)
+      start({
+        label: `${piece.name}: ready for the next step`,
+        minutes: step.waitHours * 60,
+        pieceId: piece.id,
+        step: entry.key,
+      });
     router.replace(next ? `/bench?step=${encodeURIComponent(next.key)}` : '/bench');
   };
   useHotkeys('right, pagedown', () => move(1), [run.cards.length, running]);
   useHotkeys('left, pageup', () => move(-1), [run.cards.length, running]);
-  useHotkeys('space', () => { const first = timers.find(({ rangAt }) => rangAt === null); if (first) toggle(first); else if (card.timer) start({ ...card.timer, pieceId: piece.id, step: entry.key }); }, { preventDefault: true }, [timers, card]);
+  useHotkeys(
+    'space',
+    () => {
+      const first = timers.find(({ rangAt }) => rangAt === null);
+      if (first) toggle(first);
+      else if (card.timer) start({ ...card.timer, pieceId: piece.id, step: entry.key });
+    },
+    { preventDefault: true },
+    [timers, card],
+  );
   useHotkeys('escape', () => router.push('/'), [router]);
-  const swipe = useDrag(({ swipe: [direction] }) => { if (direction !== 0) move(-direction); }, { axis: 'x', filterTaps: true, swipe: { distance: 40 } });
-  useEffect(() => { if (speech) speak(card.text); }, [speech, card.text]);
+  const swipe = useDrag(
+    ({ last, movement: [across] }) => {
+      // By its way, not its speed: a wet hand is slow.
+      if (last && Math.abs(across) >= SWIPE_PX) move(-Math.sign(across));
+    },
+    { axis: 'x', filterTaps: true },
+  );
+  useEffect(() => {
+    if (speech) speak(card.text);
+  }, [speech, card.text]);
 
   return (
     <>
-      <Head title={step.title} name={piece.name} quick={quick} onQuick={onQuick} />
+      <Head title={stepTitle(step.title)} name={piece.name} quick={quick} onQuick={onQuick} />
       <div className={css.body} {...swipe()}>
         <Figure inPlan={inPlan} />
-        <Card card={card} at={at} count={run.cards.length} onTimer={() => { begin(); if (card.timer) start({ label: `${piece.name}: ${card.timer.label.charAt(0).toLowerCase()}${card.timer.label.slice(1)}`, minutes: card.timer.minutes, pieceId: piece.id, step: entry.key }); }} />
+        <Card
+          card={card}
+          at={at}
+          count={run.cards.length}
+          onTimer={() => {
+            begin();
+            if (card.timer)
+              start({
+                label: `${piece.name}: ${lowerFirst(card.timer.label)}`,
+                minutes: card.timer.minutes,
+                pieceId: piece.id,
+                step: entry.key,
+              });
+          }}
+        />
         <div className={css.aside}>
           <Cautions ids={run.cautions} />
-          {run.tools.length > 0 && <p className={css.tools}>At hand: {run.tools.join(', ')}.</p>}
+          {run.tools.length > 0 && <p className={css.tools}>At hand: {toolList(run.tools)}.</p>}
         </div>
       </div>
       <TimerStrip quick={quick} />
       <footer className={css.foot}>
-        <button type="button" className={css.back} disabled={at === 0} onClick={() => move(-1)} data-testid="bench-back">Back</button>
+        <button
+          type="button"
+          className={css.back}
+          disabled={at === 0}
+          onClick={() => move(-1)}
+          data-testid="bench-back"
+        >
+          Back
+        </button>
         <StepClock startedAt={running?.startedAt ?? null} planned={step.handsMinutes} entry={entry} />
-        {last ? <button type="button" className={css.go} onClick={() => void done()} data-testid="bench-done">Done</button> : <button type="button" className={css.go} onClick={() => move(1)} data-testid="bench-next">{running ? 'Next' : 'Begin'}</button>}
+        {last ? (
+          <button type="button" className={css.go} onClick={() => void done()} data-testid="bench-done">
+            Done
+          </button>
+        ) : (
+          <button type="button" className={css.go} onClick={() => move(1)} data-testid="bench-next">
+            {running ? 'Next' : 'Begin'}
+          </button>
+        )}
       </footer>
     </>
   );
@@ -134,10 +260,18 @@ function Step({ schedule, entry, inPlan, next, quick, onQuick }: { schedule: Sch
 function Card({ card, at, count, onTimer }: { card: BenchCard; at: number; count: number; onTimer: () => void }) {
   return (
     <div className={css.card} data-testid="bench-card" data-card={card.id} aria-live="polite">
-      <p className={css.count}>{at + 1} of {count}</p>
+      <p className={css.count}>
+        {at + 1} of {count}
+      </p>
       {card.figure && <p className={css.figure}>{card.figure}</p>}
       <p className={css.text}>{card.text}</p>
-      {card.timer && <button type="button" className={css.timerStart} onClick={onTimer} data-testid="card-timer">{card.timer.stroke ? `First stroke: ${minutesText(card.timer.minutes)} open` : `Start ${minutesText(card.timer.minutes)}`}</button>}
+      {card.timer && (
+        <button type="button" className={css.timerStart} onClick={onTimer} data-testid="card-timer">
+          {card.timer.stroke
+            ? `First stroke: ${minutesText(card.timer.minutes)} open`
+            : `Start ${minutesText(card.timer.minutes)}`}
+        </button>
+      )}
     </div>
   );
 }
@@ -150,12 +284,26 @@ const SMALL_FIGURE_PX = 190;
 function Figure({ inPlan }: { inPlan: PieceInPlan }) {
   const size = figureSize(inPlan.planned);
   const most = useMediaQuery('(max-width: 700px)') ? SMALL_FIGURE_PX : FIGURE_PX;
-  return <div className={css.picture}><PieceFigure planned={inPlan.planned} pxPerMm={Math.min(most / size.widthMm, most / size.heightMm)} /></div>;
+  return (
+    <div className={css.picture}>
+      <PieceFigure planned={inPlan.planned} pxPerMm={Math.min(most / size.widthMm, most / size.heightMm)} />
+    </div>
+  );
 }
 
 /** How long hands are at it, against the plan. */
 function StepClock({ startedAt, planned, entry }: { startedAt: number | null; planned: number; entry: PlanEntry }) {
   const now = useNow(10_000);
-  if (startedAt === null) return <span className={css.clock}>{entry.startAt !== null && entry.startAt > now ? `planned ${clockTime(entry.startAt, now)}` : 'now'}, about {planned} min</span>;
-  return <span className={css.clock} data-testid="step-clock">{Math.max(0, Math.floor((now - startedAt) / MINUTE_MS))} of about {planned} min</span>;
+  if (startedAt === null)
+    return (
+      <span className={css.clock}>
+        {entry.startAt !== null && entry.startAt > now ? `planned ${clockTime(entry.startAt, now)}` : 'now'}, about{' '}
+        {planned} min
+      </span>
+    );
+  return (
+    <span className={css.clock} data-testid="step-clock">
+      {Math.max(0, Math.floor((now - startedAt) / MS_PER_MINUTE))} of about {planned} min
+    </span>
+  );
 }

@@ -1,4 +1,4 @@
 export { LookCanvas, LookInSvg } from './look-canvas';
-export { landingOrder, printOrder, type LookInput } from './order';
+export { landingOrder, printOrder } from './order';
 export { bentLayers, movedLayers, readyLayers, useLayers, type ReadyLayer } from './use-layers';
 export { FONT_NAMES, outlineOf } from './fonts';

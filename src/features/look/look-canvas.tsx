@@ -6,7 +6,17 @@ import type { LookOrder } from '@/workers/look/protocol';
 const FIRST_COARSER = 3;
 
 /** A canvas that the drawing worker keeps current: while one drawing is under way only the newest order waits. */
-export function LookCanvas({ order, style, className, testId }: { order: LookOrder | null; style?: CSSProperties; className?: string; testId?: string }) {
+export function LookCanvas({
+  order,
+  style,
+  className,
+  testId,
+}: {
+  order: LookOrder | null;
+  style?: CSSProperties;
+  className?: string;
+  testId?: string | undefined;
+}) {
   const canvas = useRef<HTMLCanvasElement>(null);
   const waiting = useRef<LookOrder | null>(null);
   const busy = useRef(false);
@@ -24,7 +34,10 @@ export function LookCanvas({ order, style, className, testId }: { order: LookOrd
         // Something soon, then the same at its full size.
         if (first) waiting.current ??= next;
         if (!bitmap) continue;
-        if (!shown) { bitmap.close(); continue; }
+        if (!shown) {
+          bitmap.close();
+          continue;
+        }
         shown.width = bitmap.width;
         shown.height = bitmap.height;
         shown.getContext('bitmaprenderer')?.transferFromImageBitmap(bitmap);
@@ -37,7 +50,21 @@ export function LookCanvas({ order, style, className, testId }: { order: LookOrd
 }
 
 /** The canvas as part of an SVG drawing in mm. */
-export const LookInSvg = ({ order, xMm, yMm, widthMm, heightMm, testId }: { order: LookOrder | null; xMm: number; yMm: number; widthMm: number; heightMm: number; testId?: string }) => (
+export const LookInSvg = ({
+  order,
+  xMm,
+  yMm,
+  widthMm,
+  heightMm,
+  testId,
+}: {
+  order: LookOrder | null;
+  xMm: number;
+  yMm: number;
+  widthMm: number;
+  heightMm: number;
+  testId?: string | undefined;
+}) => (
   <foreignObject x={xMm} y={yMm} width={widthMm} height={heightMm}>
     <LookCanvas order={order} testId={testId} style={{ display: 'block', width: widthMm, height: heightMm }} />
   </foreignObject>

@@ -1,5 +1,4 @@
-import type { Job, PiecePlan } from '@/core/plan';
-import { printTables } from '@/core/plan';
+import { type Job, type PiecePlan, printTables } from '@/core/stations';
 import type { Tone } from '@/core/raster';
 import { OPAQUE_WHITE, type Optics } from '@/core/render';
 import { ringPath } from '@/core/shape';
@@ -8,47 +7,90 @@ import type { StoredPicture } from '@/records';
 import type { DrawnLayer } from '@/workers/layers';
 import type { LookOrder } from '@/workers/look/protocol';
 
-export interface LookInput { job: Job; plan: PiecePlan; picture: StoredPicture | null; layers: readonly DrawnLayer[]; tone: Tone; optics: Optics; pxPerMm: number }
+export interface LookInput {
+  job: Job;
+  plan: PiecePlan;
+  picture: StoredPicture | null;
+  layers: readonly DrawnLayer[];
+  tone: Tone;
+  optics: Optics;
+  pxPerMm: number;
+}
 
 /** More than this is no sharper on a screen. */
 const MOST_PX = 0.6e6;
 
-const bounded = (pxPerMm: number, widthMm: number, heightMm: number): number => Math.min(pxPerMm, Math.sqrt(MOST_PX / (widthMm * heightMm)));
+const bounded = (pxPerMm: number, widthMm: number, heightMm: number): number =>
+  Math.min(pxPerMm, Math.sqrt(MOST_PX / (widthMm * heightMm)));
 
 /** What the drawing worker needs to show a piece as it lands. @param withPicture false shows the bare blank */
-export function landingOrder({ job, plan, picture, layers, tone, optics, pxPerMm }: LookInput, withPicture: boolean): LookOrder | null {
-  if (!plan.blank || !plan.look) return null;
+export function landingOrder(
+  { job, plan, picture, layers, tone, optics, pxPerMm }: LookInput,
+  withPicture: boolean,
+): LookOrder | null {
+  if (!plan.surface.blank || !plan.surface.look) return null;
   // A picture that is still being read is waited for: the bare blank would only flash.
   if (withPicture && job.picture.pictureId !== null && picture === null) return null;
-  const shown = withPicture && picture !== null && plan.print !== null;
+  const shown = withPicture && picture !== null && plan.surface.print !== null;
   return {
-    face: { widthMm: plan.blank.widthMm, heightMm: plan.blank.heightMm }, pxPerMm: bounded(pxPerMm, plan.blank.widthMm, plan.blank.heightMm), look: plan.look,
-    print: shown && plan.print ? plan.print.rect : null, picture: shown ? pictureOf(job, plan, picture, layers) : null,
-    opaqueWhite: shown && plan.binder?.base === 'white' ? OPAQUE_WHITE : null,
-    fade: tone.fade, fadeMm: tone.fadeMm, tone: printTables(tone, plan, job.seal.sheen), kept: plan.binder?.tonerKept ?? 1, optics,
+    face: { widthMm: plan.surface.blank.widthMm, heightMm: plan.surface.blank.heightMm },
+    pxPerMm: bounded(pxPerMm, plan.surface.blank.widthMm, plan.surface.blank.heightMm),
+    look: plan.surface.look,
+    print: shown && plan.surface.print ? plan.surface.print.rect : null,
+    picture: shown ? pictureOf(job, plan, picture, layers) : null,
+    opaqueWhite: shown && plan.method.binder?.base === 'white' ? OPAQUE_WHITE : null,
+    fade: tone.fade,
+    fadeMm: tone.fadeMm,
+    tone: printTables(tone, plan, job.seal.sheen),
+    kept: plan.method.binder?.tonerKept ?? 1,
+    optics,
   };
 }
 
 /** One block of the print alone on paper, unmirrored, its own size. */
-export function printOrder({ job, plan, picture, layers, tone, optics, pxPerMm }: LookInput, block: PrintBlock): LookOrder | null {
+export function printOrder(
+  { job, plan, picture, layers, tone, optics, pxPerMm }: LookInput,
+  block: PrintBlock,
+): LookOrder | null {
   const { widthMm, heightMm } = block;
   const shown = pictureOf(job, plan, picture, layers);
   if (!shown) return null;
   const whole = { xMm: 0, yMm: 0, widthMm, heightMm };
   return {
-    face: { widthMm, heightMm }, pxPerMm: bounded(pxPerMm, widthMm, heightMm), look: null, print: whole, picture: { ...shown, origin: whole, blocks: [onPaper(block)], landed: null },
-    opaqueWhite: null, fade: tone.fade, fadeMm: tone.fadeMm, tone: printTables(tone, plan, job.seal.sheen), kept: 1, optics,
+    face: { widthMm, heightMm },
+    pxPerMm: bounded(pxPerMm, widthMm, heightMm),
+    look: null,
+    print: whole,
+    picture: { ...shown, origin: whole, blocks: [onPaper(block)], landed: null },
+    opaqueWhite: null,
+    fade: tone.fade,
+    fadeMm: tone.fadeMm,
+    tone: printTables(tone, plan, job.seal.sheen),
+    kept: 1,
+    optics,
   };
 }
 
-function pictureOf(job: Job, plan: PiecePlan, picture: StoredPicture | null, layers: readonly DrawnLayer[]): LookOrder['picture'] {
-  if (!plan.print || !picture || !plan.blank) return null;
+function pictureOf(
+  job: Job,
+  plan: PiecePlan,
+  picture: StoredPicture | null,
+  layers: readonly DrawnLayer[],
+): LookOrder['picture'] {
+  if (!plan.surface.print || !picture || !plan.surface.blank) return null;
   const { turns, straightenDeg } = job.picture;
-  const { formed } = plan.print;
+  const { formed } = plan.surface.print;
   return {
-    id: picture.id, preview: picture.preview, turning: { turns, straightenDeg }, crop: plan.print.crop, origin: plan.print.rect, box: plan.print.picture, layers,
+    id: picture.id,
+    preview: picture.preview,
+    turning: { turns, straightenDeg },
+    crop: plan.surface.print.crop,
+    origin: plan.surface.print.rect,
+    box: plan.surface.print.picture,
+    layers,
     blocks: asLanded(formed),
-    landed: formed.shaped ? formed.landed.map(ringPath).join(' ') : null, sideColour: colourWord(job.sheet.form.sideColour),
+    landed: formed.shaped ? formed.landed.map(ringPath).join(' ') : null,
+    sideColour: colourWord(job.sheet.form.sideColour),
   };
 }
 

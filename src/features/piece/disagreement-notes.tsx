@@ -3,19 +3,28 @@ import { DISAGREEMENTS, type Disagreement } from '@/core/craft';
 import { Part } from '@/ui';
 import { useOpenPiece } from './piece-context';
 import css from './piece-page.module.css';
+import { DISAGREEMENT_WORDS } from '@/words';
 
 /** Where schools disagree on what is decided here: both sides, and what Fobbet takes. */
 export function DisagreementNotes({ at }: { at: Disagreement['at'] }) {
   const { plan } = useOpenPiece();
-  const { binder, school } = plan;
-  const found = binder && school ? DISAGREEMENTS.filter((one) => one.at === at && one.applies(binder, school)) : [];
+  const {
+    method: { binder },
+  } = plan;
+  const found = binder
+    ? DISAGREEMENTS.filter((disagreement) => disagreement.at === at && disagreement.applies(binder))
+    : [];
   if (found.length === 0) return null;
   return (
     <Part title="Where schools disagree">
-      {found.map(({ id, question, one, other, taken }) => (
+      {found.map(({ id }) => (
         <details key={id} className={css.disagreement} data-disagreement={id}>
-          <summary>{question}</summary>
-          <p>{one}</p><p>{other}</p><p><b>Taken here:</b> {taken.charAt(0).toLowerCase()}{taken.slice(1)}</p>
+          <summary>{DISAGREEMENT_WORDS[id].question}</summary>
+          <p>{DISAGREEMENT_WORDS[id].oneSide}</p>
+          <p>{DISAGREEMENT_WORDS[id].otherSide}</p>
+          <p>
+            <b>Taken here:</b> {DISAGREEMENT_WORDS[id].taken}
+          </p>
         </details>
       ))}
     </Part>

@@ -1,1 +1,2 @@
+export { LoadedPiece } from './loaded-piece';
 export { PiecePage } from './piece-page';

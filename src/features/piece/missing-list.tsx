@@ -1,25 +1,11 @@
 'use client';
 import Link from 'next/link';
-import { missingAt, type MissingCode, type StationId } from '@/core/plan';
+import { missingAt } from '@/core/plan';
+import type { StationId } from '@/core/stations';
 import { Part } from '@/ui';
 import { useOpenPiece } from './piece-context';
-import { STATION_NAMES } from './station-names';
-
-const WORDS: Readonly<Record<MissingCode, string>> = {
-  picture: 'a picture',
-  lettering: 'an answer: has it lettering?',
-  'surface-kind': 'the kind of surface',
-  'blank-size': 'the blank’s width and height',
-  'shape-fault': 'a shape that can be made: this one can’t',
-  'margins-too-wide': 'margins that leave room for the print',
-  method: 'a method',
-  'method-refused': 'a method that can work: the chosen one is refused',
-  'print-fits-no-page': 'a print that these pages can hold',
-  'not-laid': 'the moment the print was laid',
-  'not-rubbed': 'a first pass of rubbing',
-  sealer: 'a sealer that suits this use and sheen',
-  rating: 'your rating',
-};
+import { MISSING_WORDS, STATION_NAMES } from '@/words';
+import css from './piece-page.module.css';
 
 /** What this station can't do without, each with the way to where it is said. */
 export function MissingList({ station }: { station: StationId }) {
@@ -28,9 +14,17 @@ export function MissingList({ station }: { station: StationId }) {
   if (missing.length === 0) return null;
   return (
     <Part title="Still needed">
-      <ul style={{ margin: 0, paddingLeft: 18, lineHeight: 1.6 }} data-testid="missing">
+      <ul className={css.missing} data-testid="missing">
         {missing.map(({ code, at }) => (
-          <li key={code}>{WORDS[code]}{at !== station && <> – <Link href={`/piece/${piece.id}/${at}`}>{STATION_NAMES[at]}</Link></>}</li>
+          <li key={code}>
+            {MISSING_WORDS[code].needed}
+            {at !== station && (
+              <>
+                {' '}
+                – <Link href={`/piece/${piece.id}/${at}`}>{STATION_NAMES[at]}</Link>
+              </>
+            )}
+          </li>
         ))}
       </ul>
     </Part>

@@ -2,15 +2,21 @@
 import { Button } from '@mui/material';
 import { ArrowRight } from 'lucide-react';
 import Link from 'next/link';
-import type { StationId } from '@/core/plan';
+import type { StationId } from '@/core/stations';
 import { useOpenPiece } from './piece-context';
-import { STATION_NAMES } from './station-names';
+import { STATION_NAMES } from '@/words';
 
 /** On to another station; quiet where the person has something to do here first. */
 export function NextLink({ station, quiet = false }: { station: StationId; quiet?: boolean }) {
   const { piece } = useOpenPiece();
   return (
-    <Button component={Link} href={`/piece/${piece.id}/${station}`} variant={quiet ? 'outlined' : 'contained'} endIcon={<ArrowRight size={17} />} data-testid="next-station">
+    <Button
+      component={Link}
+      href={`/piece/${piece.id}/${station}`}
+      variant={quiet ? 'outlined' : 'contained'}
+      endIcon={<ArrowRight size={17} />}
+      data-testid="next-station"
+    >
       On to {STATION_NAMES[station]}
     </Button>
   );

@@ -1,7 +1,6 @@
 'use client';
 import { createContext, useContext } from 'react';
-import type { PiecePlan, StationId, StationState } from '@/core/plan';
-import type { Tone } from '@/core/raster';
+import type { PiecePlan, StationId, StationState } from '@/core/stations';
 import type { ReadyLayer } from '@/features/look';
 import type { DrawnLayer } from '@/workers/layers';
 import type { StoredPicture } from '@/records';
@@ -13,10 +12,6 @@ export interface OpenPiece extends PieceAccess {
   picture: StoredPicture | null;
   /** Object URL of the upright preview, null without a picture. */
   previewUrl: string | null;
-  /** The tone as it is now, also while a slider moves. */
-  tone: Tone;
-  /** Shows a tone without keeping it; null goes back to what is kept. */
-  tryTone: (tone: Tone | null) => void;
   layers: readonly ReadyLayer[];
   /** Those of the layers that are printed with the picture. */
   moved: readonly DrawnLayer[];

@@ -1,8 +1,7 @@
 'use client';
-import { Button } from '@mui/material';
 import { useState, type ReactNode } from 'react';
-import { dueAt } from '@/core/plan';
-import { dayName, useNow } from '@/ui';
+import { dueAt } from '@/core/stations';
+import { DateField, dayName, useNow } from '@/ui';
 import { useOpenPiece } from './piece-context';
 import { PieceFiles } from './piece-files';
 import css from './piece-head.module.css';
@@ -13,7 +12,10 @@ export function PieceHead({ children }: { children: ReactNode }) {
     <div className={css.head}>
       <NameField />
       <DueField />
-      <div className={css.tools}>{children}<PieceFiles /></div>
+      <div className={css.tools}>
+        {children}
+        <PieceFiles />
+      </div>
     </div>
   );
 }
@@ -29,8 +31,16 @@ function NameField() {
   return (
     <h1 className={css.title}>
       <input
-        aria-label="Name of the piece" value={draft ?? piece.name} maxLength={120} onChange={(event) => setDraft(event.target.value)} onBlur={commit}
-        onKeyDown={(event) => { if (event.key === 'Enter') event.currentTarget.blur(); if (event.key === 'Escape') setDraft(null); }} size={Math.max(8, (draft ?? piece.name).length)}
+        aria-label="Name of the piece"
+        value={draft ?? piece.name}
+        maxLength={120}
+        onChange={(event) => setDraft(event.target.value)}
+        onBlur={commit}
+        onKeyDown={(event) => {
+          if (event.key === 'Enter') event.currentTarget.blur();
+          if (event.key === 'Escape') setDraft(null);
+        }}
+        size={Math.max(8, (draft ?? piece.name).length)}
       />
     </h1>
   );
@@ -39,16 +49,14 @@ function NameField() {
 function DueField() {
   const { piece, rename } = useOpenPiece();
   const now = useNow();
-  const [editing, setEditing] = useState(false);
   const due = dueAt(piece.dueOn);
-  if (!editing) return <Button size="small" variant="text" onClick={() => setEditing(true)}>{due === null ? 'Set a due date' : `Due ${dayName(due, now)}`}</Button>;
   return (
-    <input
-      type="date" aria-label="Due date" className={css.due} autoFocus defaultValue={piece.dueOn ?? ''} onBlur={(event) => {
-        const dueOn = event.target.value || null;
-        if (dueOn !== piece.dueOn) rename({ dueOn }, 'due date');
-        setEditing(false);
-      }}
+    <DateField
+      label="Due date"
+      value={piece.dueOn}
+      shown={due === null ? 'Set a due date' : `Due ${dayName(due, now)}`}
+      onCommit={(dueOn) => rename({ dueOn }, 'due date')}
+      testId="due-date"
     />
   );
 }

@@ -1,48 +1,61 @@
 'use client';
-import { Button, Dialog, DialogActions, DialogContent, DialogContentText, DialogTitle, IconButton, Tooltip } from '@mui/material';
+import { Button, IconButton } from '@mui/material';
 import { Redo2, Undo2 } from 'lucide-react';
+import dynamic from 'next/dynamic';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
-import { useMemo, useState, type ComponentType } from 'react';
+import { useCallback, useMemo, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
-import { STATIONS, planPiece, stationStates, type StationId } from '@/core/plan';
-import { sentenceFor, useNow, useUnits } from '@/ui';
-import { CureStation } from './cure/cure-station';
-import { KeepStation } from './keep/keep-station';
-import { LayStation } from './lay/lay-station';
-import { MendStation } from './mend/mend-station';
-import { MethodStation } from './method/method-station';
-import { PictureStation } from './picture/picture-station';
-import { RubStation } from './rub/rub-station';
-import { SealStation } from './seal/seal-station';
-import { SheetStation } from './sheet/sheet-station';
-import { SurfaceStation } from './surface/surface-station';
+import { STATIONS, type StationId } from '@/core/stations';
+import { planPiece, stationStates } from '@/core/plan';
+import { saveRecord } from '@/features/sheets/save-file';
+import { NextRow, useNow, useUnits } from '@/ui';
+import { sentenceFor } from '@/words';
 import { PieceHead } from './piece-head';
 import { PieceProvider, useOpenPiece, type OpenPiece } from './piece-context';
+import { STATION_FEATURES } from './stations';
 import { StationRun } from './station-run';
-import type { Tone } from '@/core/raster';
+import { ToneProvider } from './tone-context';
 import { bentLayers, movedLayers, useLayers } from '@/features/look';
-import type { Bend } from '@/core/shape';
-import { useObjectUrl, useStash, useStoredPicture } from '@/features/shell';
-import { usePiece, type PieceAccess } from './use-piece';
+import { bendFor, type Bend } from '@/core/shape';
+import { useObjectUrl, useStoredPicture } from '@/features/shelf';
+import { useStash } from '@/features/at-hand';
+import { useLoadedPiece } from './loaded-piece';
+import type { PieceAccess } from './use-piece';
 import css from './piece-page.module.css';
 
-const SCREENS: Readonly<Record<StationId, ComponentType>> = {
-  picture: PictureStation, surface: SurfaceStation, method: MethodStation, sheet: SheetStation, lay: LayStation,
-  cure: CureStation, rub: RubStation, mend: MendStation, seal: SealStation, keep: KeepStation,
-};
+const Trouble = dynamic(() => import('./trouble').then((file) => file.Trouble), { ssr: false });
 
 export function PiecePage({ id, station }: { id: string; station: StationId }) {
-  const loaded = usePiece(id);
+  const loaded = useLoadedPiece();
   const units = useUnits();
   if (loaded.state === 'loading') return <main className={css.page} aria-busy="true" />;
-  if (loaded.state === 'gone') return <Stop title="This piece is not here" text="It was removed, or never saved in this browser." />;
-  if (loaded.state === 'unreadable') return <Stop title="This piece cannot be opened" text={sentenceFor(loaded.error, units)} />;
+  if (loaded.state === 'gone')
+    return <Stop title="This piece is not here" text="It was removed, or never saved in this browser." />;
+  if (loaded.state === 'unreadable')
+    return (
+      <Stop
+        title={`${loaded.name ?? 'This piece'} cannot be opened`}
+        text={sentenceFor(loaded.error, units)}
+        data={loaded.data}
+      />
+    );
   return <Open key={id} access={loaded.access} station={station} />;
 }
 
-const Stop = ({ title, text }: { title: string; text: string }) => (
-  <main className={css.stop}><h1>{title}</h1><p>{text}</p><Link href="/pieces">To the pieces</Link></main>
+const Stop = ({ title, text, data }: { title: string; text: string; data?: unknown }) => (
+  <main className={css.stop}>
+    <h1>{title}</h1>
+    <p>{text}</p>
+    {data !== undefined && (
+      <NextRow apart>
+        <Button variant="outlined" onClick={() => saveRecord(data, title)} data-testid="save-unreadable">
+          Save it as a file
+        </Button>
+      </NextRow>
+    )}
+    <Link href="/pieces">To the pieces</Link>
+  </main>
 );
 
 /** The page looks at the clock every half minute; only what counts down looks more often. */
@@ -57,28 +70,55 @@ function Open({ access, station }: { access: PieceAccess; station: StationId }) 
   const { atHand } = useStash();
   const plan = useMemo(() => planPiece(piece, picture ?? null, now, atHand), [piece, picture, now, atHand]);
   const flat = useLayers(piece.picture.layers);
-  const bendKey = JSON.stringify(plan.blank?.bend ?? null);
+  const bendKey = JSON.stringify(bendFor(plan.surface.blank));
   const layers = useMemo(() => bentLayers(flat, JSON.parse(bendKey) as Bend | null), [flat, bendKey]);
   const moved = useMemo(() => movedLayers(layers), [layers]);
-  const [tried, setTried] = useState<Tone | null>(null);
   const [page, setPage] = useState(0);
-  const pages = plan.sheet?.ok ? plan.sheet.value.pages.length : 1;
-  const open: OpenPiece = {
-    ...access, plan, side, page: Math.min(page, pages - 1), showPage: setPage, layers, moved, tone: tried ?? piece.picture.tone, tryTone: setTried, picture: picture ?? null, previewUrl, now, states: stationStates(piece, plan),
-    turnOver: () => setTurned({ station, side: side === 'landing' ? 'printed' : 'landing' }),
-  };
-  const Screen = SCREENS[station];
+  const pages = plan.sheet.pack?.ok ? plan.sheet.pack.value.pages.length : 1;
+  const states = useMemo(() => stationStates(piece, plan), [piece, plan]);
+  const shownPage = Math.min(page, pages - 1);
+  const turnOver = useCallback(
+    () => setTurned({ station, side: side === 'landing' ? 'printed' : 'landing' }),
+    [station, side],
+  );
+  const open = useMemo<OpenPiece>(
+    () => ({
+      ...access,
+      plan,
+      states,
+      picture: picture ?? null,
+      previewUrl,
+      layers,
+      moved,
+      page: shownPage,
+      showPage: setPage,
+      side,
+      turnOver,
+      now,
+    }),
+    [access, plan, states, picture, previewUrl, layers, moved, shownPage, side, turnOver, now],
+  );
+  const { Screen } = STATION_FEATURES[station];
   return (
     <PieceProvider value={open}>
       <PieceKeys />
       <main className={css.page} data-saving={access.saving}>
         <PieceHead>
+          {access.retry && (
+            <Button size="small" color="error" variant="outlined" onClick={access.retry} data-testid="not-kept">
+              Not kept: try again
+            </Button>
+          )}
           <UndoButtons />
         </PieceHead>
         <StationRun current={station} />
-        <div className={css.station}><Screen /></div>
+        <div className={css.station}>
+          <ToneProvider kept={piece.picture.tone}>
+            <Screen />
+          </ToneProvider>
+        </div>
       </main>
-      <Trouble />
+      {access.trouble && <Trouble trouble={access.trouble} settle={access.settle} />}
     </PieceProvider>
   );
 }
@@ -86,7 +126,12 @@ function Open({ access, station }: { access: PieceAccess; station: StationId }) 
 function PieceKeys() {
   const { piece, undo, redo, turnOver } = useOpenPiece();
   const router = useRouter();
-  useHotkeys('1,2,3,4,5,6,7,8,9,0', (event) => router.push(`/piece/${piece.id}/${STATIONS[(Number(event.key) + 9) % 10]}`), { useKey: true }, [piece.id]);
+  useHotkeys(
+    '1,2,3,4,5,6,7,8,9,0',
+    (event) => router.push(`/piece/${piece.id}/${STATIONS[(Number(event.key) + 9) % 10]}`),
+    { useKey: true },
+    [piece.id],
+  );
   useHotkeys('m', turnOver, [turnOver]);
   useHotkeys('mod+z', undo, { preventDefault: true }, [undo]);
   useHotkeys('mod+shift+z', redo, { preventDefault: true }, [redo]);
@@ -97,34 +142,26 @@ function UndoButtons() {
   const { undo, redo, history } = useOpenPiece();
   return (
     <>
-      <Tooltip title={history.undo ? `Undo: ${history.undo}` : 'Nothing to undo'}><span>
-        <IconButton size="small" onClick={undo} disabled={!history.undo} aria-label={history.undo ? `Undo: ${history.undo}` : 'Undo'}><Undo2 size={18} /></IconButton>
-      </span></Tooltip>
-      <Tooltip title={history.redo ? `Do again: ${history.redo}` : 'Nothing to do again'}><span>
-        <IconButton size="small" onClick={redo} disabled={!history.redo} aria-label={history.redo ? `Do again: ${history.redo}` : 'Redo'}><Redo2 size={18} /></IconButton>
-      </span></Tooltip>
+      <span title={history.undo ? `Undo: ${history.undo}` : 'Nothing to undo'}>
+        <IconButton
+          size="small"
+          onClick={undo}
+          disabled={!history.undo}
+          aria-label={history.undo ? `Undo: ${history.undo}` : 'Undo'}
+        >
+          <Undo2 size={18} />
+        </IconButton>
+      </span>
+      <span title={history.redo ? `Do again: ${history.redo}` : 'Nothing to do again'}>
+        <IconButton
+          size="small"
+          onClick={redo}
+          disabled={!history.redo}
+          aria-label={history.redo ? `Do again: ${history.redo}` : 'Redo'}
+        >
+          <Redo2 size={18} />
+        </IconButton>
+      </span>
     </>
-  );
-}
-
-/** A save that failed, and the choice where two windows changed the same thing. */
-function Trouble() {
-  const { trouble, settle } = useOpenPiece();
-  const units = useUnits();
-  if (!trouble) return null;
-  const clash = trouble.error.code === 'piece-conflict';
-  return (
-    <Dialog open onClose={() => settle('theirs')}>
-      <DialogTitle component="h2">{clash ? 'Changed in two windows' : 'Not saved'}</DialogTitle>
-      <DialogContent>
-        <DialogContentText>
-          {sentenceFor(trouble.error, units)} {clash && <>Your change here was: <b>{trouble.label}</b>. Which shall hold?</>}
-        </DialogContentText>
-      </DialogContent>
-      <DialogActions>
-        <Button onClick={() => settle('theirs')} variant={clash ? 'text' : 'contained'}>{clash ? 'Keep the other window’s' : 'Close'}</Button>
-        {clash && <Button onClick={() => settle('mine')} variant="contained">Use mine</Button>}
-      </DialogActions>
-    </Dialog>
   );
 }

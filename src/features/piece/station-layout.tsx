@@ -6,6 +6,8 @@ import css from './piece-page.module.css';
 export const StationLayout = ({ specimen, children }: { specimen: ReactNode; children: ReactNode }) => (
   <div className={css.split}>
     <div className={css.specimen}>{specimen}</div>
-    <div className={css.worksheet} tabIndex={-1}><Worksheet>{children}</Worksheet></div>
+    <div className={css.worksheet} tabIndex={-1}>
+      <Worksheet>{children}</Worksheet>
+    </div>
   </div>
 );

@@ -1,10 +1,11 @@
 'use client';
 import Link from 'next/link';
 import { useEffect, useRef } from 'react';
-import { STATIONS, type StationId } from '@/core/plan';
-import { STATE_WORDS, StateMark } from '@/ui';
+import { STATIONS, type StationId } from '@/core/stations';
+import { StateMark } from '@/ui';
+import { STATE_WORDS } from '@/words';
 import { useOpenPiece } from './piece-context';
-import { STATION_NAMES } from './station-names';
+import { STATION_NAMES } from '@/words';
 import css from './station-run.module.css';
 
 /** The ten stations as a tape measure: each with its key and its state. */
@@ -20,8 +21,16 @@ export function StationRun({ current }: { current: StationId }) {
   return (
     <nav className={css.tape} aria-label="Stations" ref={tape}>
       {STATIONS.map((station, index) => (
-        <Link key={station} href={`/piece/${piece.id}/${station}`} aria-current={station === current ? 'step' : undefined} data-state={states[station]} aria-label={`${STATION_NAMES[station]}, ${STATE_WORDS[states[station]]}`}>
-          <span className={css.key} aria-hidden>{(index + 1) % 10}</span>
+        <Link
+          key={station}
+          href={`/piece/${piece.id}/${station}`}
+          aria-current={station === current ? 'step' : undefined}
+          data-state={states[station]}
+          aria-label={`${STATION_NAMES[station]}, ${STATE_WORDS[states[station]]}`}
+        >
+          <span className={css.key} aria-hidden>
+            {(index + 1) % 10}
+          </span>
           <span className={css.station}>{STATION_NAMES[station]}</span>
           <StateMark state={states[station]} />
         </Link>

@@ -1,88 +1,239 @@
 'use client';
 import { useLiveQuery } from 'dexie-react-hooks';
-import { useCallback, useEffect, useRef, useState } from 'react';
+import { useCallback, useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react';
 import type { Failure } from '@/core/shared';
+import type { FailureCode } from '@/words';
 import { readPiece, type Piece, type StoredPicture } from '@/records';
-import { database, historyState, savePiece, stepHistory } from '@/storage';
-import { applyPatch, type JobPatch } from '@/core/plan';
+import { useReport } from '@/features/shell';
+import { database, historyState, nameOf, savePiece, stepHistory, type PieceHistory } from '@/storage';
+import { applyPatch, type JobPatch } from '@/core/stations';
 import { useClock } from '@/ui';
 
-export type Sections = Pick<Piece, 'picture' | 'surface' | 'method' | 'sheet' | 'lay' | 'cure' | 'rub' | 'mend' | 'seal' | 'keep'>;
+type Sections = Pick<
+  Piece,
+  'picture' | 'surface' | 'method' | 'sheet' | 'lay' | 'cure' | 'rub' | 'mend' | 'seal' | 'keep'
+>;
+
+/** A change as it is saved: the piece before and after it, its name, and the pictures that it brings. */
+interface Unsaved {
+  base: Piece;
+  mine: Piece;
+  label: string;
+  pictures: StoredPicture[];
+}
+/** What this window shows of its own: on its way, on the disk, or without room there. */
+interface Local {
+  piece: Piece;
+  label: string;
+  state: 'saving' | 'saved' | 'unsaved';
+}
 
 export interface PieceAccess {
   piece: Piece;
   /** Lays a patch over one section and saves it. `label` names the change for undo. */
-  change: <S extends keyof Sections>(section: S, patch: Partial<Sections[S]>, label: string, pictures?: StoredPicture[]) => void;
+  change: <S extends keyof Sections>(
+    section: S,
+    patch: Partial<Sections[S]>,
+    label: string,
+    pictures?: StoredPicture[],
+  ) => void;
   /** Lays values over several sections as one change. */
   changeAll: (patch: JobPatch, label: string) => void;
   rename: (patch: Partial<Pick<Piece, 'name' | 'dueOn'>>, label: string) => void;
   undo: () => void;
   redo: () => void;
   history: { undo: string | null; redo: string | null };
-  /** A save that did not go through, with what it would have saved. */
-  trouble: { error: Failure; base: Piece; mine: Piece; label: string } | null;
-  settle: (choice: 'theirs' | 'mine') => void;
+  /** A save that did not go through, with what it would have saved, and whether the same can be tried again. */
+  trouble: { error: Failure<FailureCode>; change: Unsaved; again: boolean } | null;
+  settle: (choice: 'theirs' | 'mine' | 'later') => void;
+  /** Tries again to keep what the disk had no room for; null where everything is kept. */
+  retry: (() => void) | null;
   /** A change of this window is on its way to the disk. */
   saving: boolean;
 }
 
-type Loaded = { state: 'loading' } | { state: 'gone' } | { state: 'unreadable'; error: Failure } | { state: 'open'; access: PieceAccess };
-
-/** What this window shows: its own change while that is being saved, and what it saved until the stored piece is read anew. */
-const shownPiece = (local: { piece: Piece; saved: boolean } | null, stored: Piece | null): Piece | null =>
-  local && (!local.saved || (stored !== null && stored.revision < local.piece.revision)) ? local.piece : stored;
+export type Loaded =
+  | { state: 'loading' }
+  | { state: 'gone' }
+  | { state: 'unreadable'; error: Failure<FailureCode>; name: string | null; data: unknown }
+  | { state: 'open'; access: PieceAccess };
 
 /**
- * One piece, open in this window. Changes show at once and are saved one after the other; what other windows save appears by
- * itself, and a clash is brought to the person instead of being overwritten.
+ * What this window shows: its own change while that is being saved, and what it saved until the stored piece is read
+ * anew.
+ */
+const shownPiece = (local: Local | null, stored: Piece | null): Piece | null =>
+  local && (local.state !== 'saved' || (stored !== null && stored.revision < local.piece.revision))
+    ? local.piece
+    : stored;
+
+interface Marks {
+  undo: number | null;
+  redo: number | null;
+}
+const marksOf = ({ undo, redo }: PieceHistory): Marks => ({ undo: undo?.mark ?? null, redo: redo?.mark ?? null });
+const labelsOf = (history: PieceHistory | undefined) => ({
+  undo: history?.undo?.label ?? null,
+  redo: history?.redo?.label ?? null,
+});
+
+/** Failures of the disk, not of the change: the same change can be kept once there is room. */
+const CAN_BE_TRIED_AGAIN: readonly FailureCode[] = ['storage-full', 'storage-failed'];
+
+/**
+ * One piece, open in this window. Changes show at once and are saved one after the other; what other windows save
+ * appears by itself, and a clash is brought to the person instead of being overwritten.
  */
 export function usePiece(id: string): Loaded {
   const clock = useClock();
-  const stored = useLiveQuery(async () => ({ piece: await database().pieces.get(id), history: await historyState(database(), id) }), [id]);
-  const [local, setLocal] = useState<{ piece: Piece; saved: boolean } | null>(null);
+  const report = useReport();
+  const stored = useLiveQuery(
+    async () => ({ piece: await database().pieces.get(id), history: await historyState(database(), id) }),
+    [id],
+  );
+  const [local, setLocal] = useState<Local | null>(null);
   const [trouble, setTrouble] = useState<PieceAccess['trouble']>(null);
   const shown = useRef<Piece | null>(null);
   const queue = useRef<Promise<void>>(Promise.resolve());
   const pending = useRef(0);
+  /** What could not be kept yet: the next save takes it along. */
+  const unsaved = useRef<Unsaved | null>(null);
+  /** Steps of undo and redo under way, and those that come next, also before the stored history is read anew. */
+  const stepping = useRef(0);
+  const known = useRef<Marks>({ undo: null, redo: null });
 
-  const read = stored?.piece ? readPiece(stored.piece) : null;
+  const history = stored?.history;
+  const storedPiece = stored?.piece;
+  const read = useMemo(() => (storedPiece ? readPiece(storedPiece) : null), [storedPiece]);
   const current = shownPiece(local, read?.ok ? read.value : null);
-  useEffect(() => { shown.current = current; }, [current]);
+  // As soon as it is on the page: a change that is made before the next paint must find what it changes.
+  useLayoutEffect(() => {
+    shown.current = current;
+  }, [current]);
+  useLayoutEffect(() => {
+    if (history && pending.current + stepping.current === 0) known.current = marksOf(history);
+  }, [history]);
 
-  const save = useCallback((base: Piece, mine: Piece, label: string, pictures: StoredPicture[] = [], overrule = false) => {
-    pending.current++;
-    shown.current = mine;
-    setLocal({ piece: mine, saved: false });
-    queue.current = queue.current.then(async () => {
-      const result = await savePiece(database(), { base, mine, label, pictures, overrule, now: clock() });
-      pending.current--;
-      if (!result.ok) setTrouble({ error: result.error, base, mine, label });
-      // Once nothing is under way the stored piece is the truth again, a refused change included.
-      if (pending.current === 0) setLocal(result.ok ? { piece: result.value, saved: true } : null);
-    });
-  }, [clock]);
+  /** Runs one thing after the other; each settles on its own, whatever became of the one before. */
+  const inTurn = useCallback((run: () => Promise<void>) => {
+    queue.current = queue.current.then(run, run);
+  }, []);
 
-  const apply = useCallback((alter: (piece: Piece) => Piece, label: string, pictures?: StoredPicture[]) => {
-    const base = shown.current;
-    if (base) save(base, alter(base), label, pictures);
-  }, [save]);
+  const save = useCallback(
+    (change: Unsaved, overrule = false) => {
+      pending.current++;
+      shown.current = change.mine;
+      setLocal({ piece: change.mine, label: change.label, state: 'saving' });
+      inTurn(async () => {
+        const left = unsaved.current;
+        const whole =
+          left && left !== change
+            ? { ...change, base: left.base, pictures: [...left.pictures, ...change.pictures] }
+            : change;
+        const result = await savePiece(database(), { ...whole, overrule, now: clock() });
+        pending.current--;
+        if (result.ok) {
+          unsaved.current = null;
+          known.current = { undo: result.value.revision, redo: null };
+          setTrouble(null);
+        } else {
+          // What the disk had no room for stays on the page, to be tried again; what can't be taken is taken back.
+          unsaved.current = CAN_BE_TRIED_AGAIN.includes(result.error.code) ? whole : null;
+          setTrouble({ error: result.error, change: whole, again: unsaved.current !== null });
+        }
+        if (pending.current > 0) return;
+        if (result.ok) setLocal({ piece: result.value, label: whole.label, state: 'saved' });
+        else setLocal(unsaved.current && { piece: whole.mine, label: whole.label, state: 'unsaved' });
+      });
+    },
+    [clock, inTurn],
+  );
 
-  const change: PieceAccess['change'] = useCallback((section, patch, label, pictures) => {
-    apply((piece) => ({ ...piece, [section]: { ...piece[section], ...patch } }), label, pictures);
-  }, [apply]);
-  const changeAll: PieceAccess['changeAll'] = useCallback((patch, label) => apply((piece) => applyPatch(piece, patch), label), [apply]);
-  const rename: PieceAccess['rename'] = useCallback((patch, label) => apply((piece) => ({ ...piece, ...patch }), label), [apply]);
-  const step = useCallback((direction: 'undo' | 'redo') => {
-    queue.current = queue.current.then(async () => { await stepHistory(database(), id, direction, clock()); });
-  }, [id, clock]);
+  const apply = useCallback(
+    (alter: (piece: Piece) => Piece, label: string, pictures?: StoredPicture[]) => {
+      const base = shown.current;
+      if (base) save({ base, mine: alter(base), label, pictures: pictures ?? [] });
+    },
+    [save],
+  );
 
-  if (stored === undefined) return { state: 'loading' };
-  if (!stored.piece) return { state: 'gone' };
-  if (read && !read.ok) return { state: 'unreadable', error: read.error };
-  if (!current) return { state: 'loading' };
-  const settle = (choice: 'theirs' | 'mine') => {
-    if (trouble && choice === 'mine') save(trouble.base, trouble.mine, trouble.label, [], true);
-    setTrouble(null);
-  };
-  return { state: 'open', access: { piece: current, change, changeAll, rename, undo: () => step('undo'), redo: () => step('redo'), history: stored.history, trouble, settle, saving: local !== null && !local.saved } };
+  const change: PieceAccess['change'] = useCallback(
+    (section, patch, label, pictures) => {
+      apply((piece) => ({ ...piece, [section]: { ...piece[section], ...patch } }), label, pictures);
+    },
+    [apply],
+  );
+  const changeAll: PieceAccess['changeAll'] = useCallback(
+    (patch, label) => apply((piece) => applyPatch(piece, patch), label),
+    [apply],
+  );
+  const rename: PieceAccess['rename'] = useCallback(
+    (patch, label) => apply((piece) => ({ ...piece, ...patch }), label),
+    [apply],
+  );
+  const step = useCallback(
+    (direction: 'undo' | 'redo') => {
+      // One that follows on another's heels takes what that one leaves; else it is the step that the button names.
+      const follows = pending.current + stepping.current > 0;
+      const named = known.current[direction];
+      stepping.current++;
+      inTurn(async () => {
+        const mark = follows ? known.current[direction] : named;
+        if (mark !== null) {
+          const taken = await stepHistory(database(), id, direction, { mark, now: clock() });
+          if (taken.ok) known.current = marksOf(taken.value.history);
+          else report(taken);
+        }
+        stepping.current--;
+      });
+    },
+    [id, clock, inTurn, report],
+  );
+
+  const undo = useCallback(() => step('undo'), [step]);
+  const redo = useCallback(() => step('redo'), [step]);
+  const settle = useCallback(
+    (choice: 'theirs' | 'mine' | 'later') => {
+      setTrouble(null);
+      if (!trouble || choice === 'later') return;
+      if (choice === 'mine') return save(trouble.change, trouble.error.code === 'piece-conflict');
+      unsaved.current = null;
+      setLocal(null);
+    },
+    [trouble, save],
+  );
+  const labels = useMemo(
+    () => (local?.state === 'saving' ? { undo: local.label, redo: null } : labelsOf(history)),
+    [local, history],
+  );
+  const saving = local?.state === 'saving';
+  const isUnsaved = local?.state === 'unsaved';
+  useEffect(() => {
+    if (!isUnsaved) return;
+    const ask = (event: BeforeUnloadEvent) => event.preventDefault();
+    window.addEventListener('beforeunload', ask);
+    return () => window.removeEventListener('beforeunload', ask);
+  }, [isUnsaved]);
+  const retry = useMemo(() => (isUnsaved ? () => unsaved.current && save(unsaved.current) : null), [isUnsaved, save]);
+  return useMemo<Loaded>(() => {
+    if (stored === undefined) return { state: 'loading' };
+    if (!stored.piece) return { state: 'gone' };
+    if (read && !read.ok)
+      return { state: 'unreadable', error: read.error, name: nameOf(stored.piece), data: stored.piece };
+    if (!current) return { state: 'loading' };
+    const access = {
+      piece: current,
+      change,
+      changeAll,
+      rename,
+      undo,
+      redo,
+      history: labels,
+      trouble,
+      settle,
+      retry,
+      saving,
+    };
+    return { state: 'open', access };
+  }, [stored, read, current, change, changeAll, rename, undo, redo, labels, trouble, settle, retry, saving]);
 }

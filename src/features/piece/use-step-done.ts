@@ -1,7 +1,8 @@
 'use client';
-import { completeStep, revokeStep, runSteps, type JobPatch } from '@/core/plan';
-import { useStash } from '@/features/shell';
+import { completeStep, revokeStep, runSteps } from '@/core/plan';
+import { stepText, type StepId } from '@/core/stations';
 import { drawsFor, useStashUsers } from '@/features/agenda';
+import { useStash } from '@/features/at-hand';
 import { useClock } from '@/ui';
 import { useOpenPiece } from './piece-context';
 
@@ -12,10 +13,12 @@ export function useStepDone() {
   const users = useStashUsers();
   const clock = useClock();
   return {
-    done: (id: string, label: string, minutes: number | null = null): void => {
-      const step = runSteps(piece, plan, atHand.pace).find((one) => one.id === id);
-      if (step) changeAll(completeStep(piece, step, clock(), minutes, drawsFor(step, piece, plan, stash, users)), label);
+    done: (step: StepId, label: string, minutes: number | null = null): void => {
+      const planned = runSteps(piece, plan, atHand.pace).find(({ id }) => id === stepText(step));
+      if (!planned) return;
+      const draws = drawsFor(step, piece, plan, stash, users);
+      changeAll(completeStep(piece, planned, clock(), minutes, draws), label);
     },
-    revoke: (id: string, patch: JobPatch, label: string): void => changeAll({ ...patch, ...revokeStep(piece, id) }, label),
+    revoke: (step: StepId, label: string): void => changeAll(revokeStep(piece, step), label),
   };
 }

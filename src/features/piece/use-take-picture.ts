@@ -1,8 +1,7 @@
 'use client';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import type { StoredPicture } from '@/records';
-import { newId, useNotice } from '@/features/shell';
-import { sentenceFor, useUnits } from '@/ui';
+import { newId, useReport } from '@/features/shell';
 import { inspectPicture } from '@/workers/picture/client';
 import type { Running } from '@/workers/running';
 
@@ -16,33 +15,54 @@ export interface PictureTaking {
 
 /** Reads a picture file in a worker and hands it on, or says why it can't. Nothing is changed until it is whole. */
 export function useTakePicture(onTaken: (picture: StoredPicture) => void): PictureTaking {
-  const notice = useNotice();
-  const units = useUnits();
+  const report = useReport();
   const [first, setFirst] = useState<ImageBitmap | null>(null);
   const [busy, setBusy] = useState(false);
   const running = useRef<Running<unknown> | null>(null);
 
   const finish = useCallback(() => {
     setBusy(false);
-    setFirst((bitmap) => { bitmap?.close(); return null; });
+    setFirst((bitmap) => {
+      bitmap?.close();
+      return null;
+    });
   }, []);
   useEffect(() => () => running.current?.cancel(), []);
 
-  const take = useCallback((file: File) => {
-    running.current?.cancel();
-    setBusy(true);
-    const job = inspectPicture(file, (bitmap) => setFirst(bitmap));
-    running.current = job;
-    void job.done.then((result) => {
-      if (running.current !== job) return;
-      finish();
-      if (result === null) return;
-      if (!result.ok) return notice({ text: sentenceFor(result.error, units), tone: 'error' });
-      const { type, sha256, widthPx, heightPx, paleShare, darkShare, file: copy, preview } = result.value;
-      onTaken({ id: newId(), name: file.name.slice(0, 255), type, bytes: file.size, sha256, widthPx, heightPx, paleShare, darkShare, file: copy, preview });
-    });
-  }, [finish, notice, onTaken, units]);
+  const take = useCallback(
+    (file: File) => {
+      running.current?.cancel();
+      setBusy(true);
+      const job = inspectPicture(file, (bitmap) => setFirst(bitmap));
+      running.current = job;
+      void job.done.then((result) => {
+        if (running.current !== job) return;
+        finish();
+        if (result === null) return;
+        report(result);
+        if (!result.ok) return;
+        const { type, sha256, widthPx, heightPx, paleShare, darkShare, file: copy, preview } = result.value;
+        onTaken({
+          id: newId(),
+          name: file.name.slice(0, 255),
+          type,
+          bytes: file.size,
+          sha256,
+          widthPx,
+          heightPx,
+          paleShare,
+          darkShare,
+          file: copy,
+          preview,
+        });
+      });
+    },
+    [finish, report, onTaken],
+  );
 
-  const cancel = useCallback(() => { running.current?.cancel(); finish(); }, [finish]);
+  const cancel = useCallback(() => {
+    running.current?.cancel();
+    finish();
+  }, [finish]);
   return { first, busy, take, cancel };
 }

@@ -1,38 +1,50 @@
 'use client';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
-import type { Failure, Result } from '@/core/shared';
-import { fail, ok } from '@/core/shared';
+import { type Failure, type Result, fail, ok } from '@/core/shared';
 import type { Piece, StoredPicture } from '@/records';
-import { newId, useNotice } from '@/features/shell';
-import { addPieces, database, openBundle, type BundledPicture } from '@/storage';
-import { FileButton, sentenceFor, useUnits } from '@/ui';
+import { newId, useNotice, useReport } from '@/features/shell';
+import { addPieces, apart, database, type BundledPicture } from '@/storage';
+import { FileButton } from '@/ui';
+import type { FailureCode } from '@/words';
 import { inspectPicture } from '@/workers/picture/client';
-
-/** Larger files are not even read. */
-const MAX_FILE_BYTES = 256 * 1024 * 1024;
 
 /** Takes a piece's bundle in: all of it, or nothing and the reason. */
 export function ImportBundle() {
   const notice = useNotice();
-  const units = useUnits();
   const router = useRouter();
   const [busy, setBusy] = useState(false);
+  const report = useReport();
   const take = async (file: File) => {
     setBusy(true);
     const result = await importBundle(file);
     setBusy(false);
-    if (!result.ok) return notice({ text: sentenceFor(result.error, units), tone: 'error' });
+    report(result);
+    if (!result.ok) return;
     router.push(`/piece/${result.value.piece.id}/picture`);
-    notice({ text: result.value.copied ? `${result.value.piece.name}: taken in as a copy, the piece was here already.` : `${result.value.piece.name} is here.`, tone: 'success' });
+    notice({
+      text: result.value.copied
+        ? `${result.value.piece.name}: taken in as a copy, the piece was here already.`
+        : `${result.value.piece.name} is here.`,
+      tone: 'success',
+    });
   };
   return (
-    <FileButton accept=".zip,application/zip" onFile={(file) => void take(file)} variant="outlined" disabled={busy} testId="import-bundle">{busy ? 'Reading …' : 'Open a bundle'}</FileButton>
+    <FileButton
+      accept=".zip,application/zip"
+      onFile={(file) => void take(file)}
+      variant="outlined"
+      disabled={busy}
+      testId="import-bundle"
+    >
+      {busy ? 'Reading …' : 'Open a bundle'}
+    </FileButton>
   );
 }
 
-async function importBundle(file: File): Promise<Result<{ piece: Piece; copied: boolean }>> {
-  if (file.size > MAX_FILE_BYTES) return fail('bundle-too-large', `${file.size} bytes`);
+async function importBundle(file: File): Promise<Result<{ piece: Piece; copied: boolean }, FailureCode>> {
+  const { MAX_BUNDLE_BYTES, openBundle } = await import('@/storage/bundle');
+  if (file.size > MAX_BUNDLE_BYTES) return fail('bundle-too-large', `${file.size} bytes`);
   const opened = await openBundle(new Uint8Array(await file.arrayBuffer()));
   if (!opened.ok) return opened;
   const pictures: StoredPicture[] = [];
@@ -42,18 +54,27 @@ async function importBundle(file: File): Promise<Result<{ piece: Piece; copied: 
     pictures.push(stored.value);
   }
   const taken = await database().pieces.get(opened.value.piece.id);
-  const piece = taken ? { ...opened.value.piece, id: newId(), name: `${opened.value.piece.name} (copy)`.slice(0, 120) } : opened.value.piece;
-  const added = await addPieces(database(), [piece], pictures);
-  return added.ok ? ok({ piece, copied: Boolean(taken) }) : added;
+  const piece = taken
+    ? { ...opened.value.piece, id: newId(), name: `${opened.value.piece.name} (copy)`.slice(0, 120) }
+    : opened.value.piece;
+  const mine = await apart(database(), piece, pictures, newId);
+  const added = await addPieces(database(), [mine.piece], mine.pictures);
+  return added.ok ? ok({ piece: mine.piece, copied: Boolean(taken) }) : added;
 }
 
 /** A bundled picture passes the same door as a chosen one: limits, type by content, decoding. */
-async function restorePicture({ record, bytes }: BundledPicture): Promise<Result<StoredPicture, string>> {
+async function restorePicture({ record, bytes }: BundledPicture): Promise<Result<StoredPicture, FailureCode>> {
   const file = new Blob([bytes], { type: record.type });
   const inspected = await inspectPicture(file, (preview) => preview.close()).done;
   if (!inspected?.ok) {
-    const error: Failure = inspected?.error ?? { code: 'picture-broken', message: 'stopped' };
-    return { ok: false, error: error.code === 'picture-broken' ? { ...error, code: 'bundle-picture-damaged', values: { name: record.name } } : error };
+    const error: Failure<FailureCode> = inspected?.error ?? { code: 'picture-broken', message: 'stopped' };
+    return {
+      ok: false,
+      error:
+        error.code === 'picture-broken'
+          ? { ...error, code: 'bundle-picture-damaged', values: { name: record.name } }
+          : error,
+    };
   }
   const { type, widthPx, heightPx, paleShare, darkShare, sha256, preview } = inspected.value;
   return ok({ ...record, type, widthPx, heightPx, paleShare, darkShare, sha256, bytes: file.size, file, preview });

@@ -1,4 +1,4 @@
 export { PiecesPage } from './pieces-page';
 export { PieceFigure, figureSize } from './piece-figure';
-export { FirstPiece } from './first-piece';
+export { FirstPiece } from './later';
 export { PrintTogetherPage } from './print-together';

@@ -1,15 +1,18 @@
 'use client';
-import { Button, TextField } from '@mui/material';
+import { Button, Input } from '@mui/material';
 import Link from 'next/link';
 import { useRef, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
-import { dueAt } from '@/core/plan';
-import { stepWords, useNewPiece, usePlannedPieces, useShelf, type PlannedPiece } from '@/features/shell';
-import { clockTime, dayName, sentenceFor, useNow, useUnits } from '@/ui';
-import { FirstPiece } from './first-piece';
+import { dueAt } from '@/core/stations';
+import { useNewPiece, usePlannedPieces, useShelf, type PlannedPiece } from '@/features/shelf';
+import { TextButton, clockTime, dayName, useNow, useUnits } from '@/ui';
+import { saveRecord } from '@/features/sheets/save-file';
+import { sentenceFor } from '@/words';
+import { FirstPiece } from './later';
 import { ImportBundle } from './import-bundle';
 import { PieceFigure, figureSize } from './piece-figure';
 import css from './pieces.module.css';
+import { NEXT_WORDS, SURFACE_WORDS } from '@/words';
 
 const TALLEST_PX = 250;
 const WIDEST_PX = 400;
@@ -18,16 +21,18 @@ const WIDEST_PX = 400;
 export function PiecesPage() {
   const now = useNow();
   const shelf = useShelf();
-  const planned = usePlannedPieces(shelf, now);
+  const { planned, unplanned } = usePlannedPieces();
   const newPiece = useNewPiece();
   const units = useUnits();
   const [sought, setSought] = useState('');
   const search = useRef<HTMLInputElement>(null);
   useHotkeys('/', () => search.current?.focus(), { preventDefault: true, useKey: true });
   if (!shelf) return <main className={css.page} aria-busy="true" />;
-  if (planned.length === 0 && shelf.unreadable.length === 0) return <FirstPiece />;
+  if (planned.length + unplanned.length + shelf.unreadable.length === 0) return <FirstPiece />;
 
-  const found = planned.filter(({ piece }) => piece.name.toLowerCase().includes(sought.trim().toLowerCase())).sort((a, b) => b.piece.updatedAt - a.piece.updatedAt);
+  const found = planned
+    .filter(({ piece }) => piece.name.toLowerCase().includes(sought.trim().toLowerCase()))
+    .sort((a, b) => b.piece.updatedAt - a.piece.updatedAt);
   const tallest = Math.max(...planned.map((one) => figureSize(one).heightMm), 1);
   const widest = Math.max(...planned.map((one) => figureSize(one).widthMm), 1);
   const pxPerMm = Math.min(TALLEST_PX / tallest, WIDEST_PX / widest);
@@ -36,15 +41,48 @@ export function PiecesPage() {
     <main className={css.page}>
       <div className={css.head}>
         <h1>{planned.length === 1 ? 'One piece' : `${planned.length} pieces`}</h1>
-        <TextField inputRef={search} placeholder="Find a piece ( / )" value={sought} onChange={(event) => setSought(event.target.value)} sx={{ width: 220 }} slotProps={{ htmlInput: { 'aria-label': 'Find a piece' } }} />
-        <div className={css.actions}><ImportBundle /><Button component={Link} href="/pieces/print" variant="outlined" data-testid="print-together">Print together</Button><Button variant="contained" onClick={() => void newPiece()} data-testid="new-piece">New piece</Button></div>
+        <Input
+          inputRef={search}
+          placeholder="Find a piece ( / )"
+          value={sought}
+          onChange={(event) => setSought(event.target.value)}
+          className={css.search}
+          slotProps={{ input: { 'aria-label': 'Find a piece' } }}
+        />
+        <div className={css.actions}>
+          <ImportBundle />
+          <Button component={Link} href="/pieces/print" variant="outlined" data-testid="print-together">
+            Print together
+          </Button>
+          <Button variant="contained" onClick={() => void newPiece()} data-testid="new-piece">
+            New piece
+          </Button>
+        </div>
       </div>
       {found.length === 0 && sought !== '' && <p className={css.none}>No piece is called “{sought}”.</p>}
       <ul className={css.shelf}>
-        {found.map((one) => <ShelfPiece key={one.piece.id} planned={one} pxPerMm={pxPerMm} now={now} />)}
+        {found.map((one) => (
+          <ShelfPiece key={one.piece.id} planned={one} pxPerMm={pxPerMm} now={now} />
+        ))}
       </ul>
-      <p className={css.scale}><span style={{ width: 100 * pxPerMm }} /> {units.system === 'inch' ? '100 mm (3.94 in)' : '10 cm'}: all pieces at one scale</p>
-      {shelf.unreadable.map(({ id, code }) => <p key={id} role="alert" className={css.none}>One piece cannot be shown. {sentenceFor({ code, message: '' }, units)}</p>)}
+      <p className={css.scale}>
+        <span style={{ width: 100 * pxPerMm }} /> {units.system === 'inch' ? '100 mm (3.94 in)' : '10 cm'}: all pieces
+        at one scale
+      </p>
+      {unplanned.map((piece) => (
+        <p key={piece.id} role="alert" className={css.none}>
+          “{piece.name}” cannot be planned: it holds something that Fobbet did not foresee. It is kept as it is.{' '}
+          <TextButton onClick={() => saveRecord(piece, piece.name)}>Save it as a file</TextButton>
+        </p>
+      ))}
+      {shelf.unreadable.map(({ id, name, error, data }) => (
+        <p key={id} role="alert" className={css.none}>
+          {name === null ? 'One piece' : `“${name}”`} cannot be shown. {sentenceFor(error, units)}{' '}
+          <TextButton onClick={() => saveRecord(data, name ?? id)} testId="save-unreadable">
+            Save it as a file
+          </TextButton>
+        </p>
+      ))}
     </main>
   );
 }
@@ -57,11 +95,20 @@ function ShelfPiece({ planned, pxPerMm, now }: { planned: PlannedPiece; pxPerMm:
   return (
     <li>
       <Link href={`/piece/${piece.id}/${next.station}`} className={css.piece}>
-        <span className={css.stand}><PieceFigure planned={planned} pxPerMm={pxPerMm} /></span>
+        <span className={css.stand}>
+          <PieceFigure planned={planned} pxPerMm={pxPerMm} />
+        </span>
         <span className={css.board}>
           <b>{piece.name}</b>
-          <span>{plan.blank ? `${units.size(plan.blank.front.widthMm, plan.blank.front.heightMm)}${plan.surface ? `, ${plan.surface.name.split(':')[0].toLowerCase()}` : ''}` : 'not measured yet'}</span>
-          <span className={css.next}>{stepWords(next)}{later && next.at !== null ? ` ${clockTime(next.at, now)}` : ''}</span>
+          <span>
+            {plan.surface.blank
+              ? `${units.size(plan.surface.blank.front.widthMm, plan.surface.blank.front.heightMm)}${plan.surface.record ? `, ${SURFACE_WORDS[plan.surface.record.id].shortInText}` : ''}`
+              : 'not measured yet'}
+          </span>
+          <span className={css.next}>
+            {NEXT_WORDS[next.code]}
+            {later && next.at !== null ? ` ${clockTime(next.at, now)}` : ''}
+          </span>
           {due !== null && <span data-late={due < now}>due {dayName(due, now)}</span>}
         </span>
       </Link>

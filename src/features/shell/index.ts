@@ -1,13 +1,5 @@
-export { Shell } from './shell';
 export { useSettings } from './settings';
-export { useStash } from './use-stash';
 export { useNotice } from './notices';
+export { useReport } from './use-report';
 export { useDemo } from './demo';
-export { usePlannedPieces, useShelf, type PlannedPiece } from './use-shelf';
-export { useRoomNow } from './room';
-export { useTimers } from './timers';
-export { ring, speak } from './sound';
-export { useNewPiece } from './use-new-piece';
 export { newId } from './ids';
-export { useObjectUrl, useStoredPicture } from './use-picture';
-export { stepWords } from './step-words';

@@ -5,18 +5,45 @@ import type { StashCsv } from '@/storage';
 import css from './stash.module.css';
 
 /** What a table would bring in, before anything is changed: good rows counted, bad ones named by line. */
-export function CsvDialog({ csv: { items, faults }, known, onTake, onClose }: { csv: StashCsv; known: readonly StashItem[]; onTake: () => void; onClose: () => void }) {
+export function CsvDialog({
+  csv: { items, faults },
+  known,
+  onTake,
+  onClose,
+}: {
+  csv: StashCsv;
+  known: readonly StashItem[];
+  onTake: () => void;
+  onClose: () => void;
+}) {
   const renewed = items.filter(({ id }) => known.some((item) => item.id === id)).length;
   return (
     <Dialog open onClose={onClose} maxWidth="sm" fullWidth data-testid="csv-dialog">
-      <DialogTitle component="h2">{items.length} of {items.length + faults.length} rows can be taken in</DialogTitle>
+      <DialogTitle component="h2">
+        {items.length} of {items.length + faults.length} rows can be taken in
+      </DialogTitle>
       <DialogContent>
-        <p>{items.length - renewed} new, {renewed} that replace what is here. Nothing is changed yet.</p>
-        {faults.length > 0 && <><p>These lines stay out:</p><ul className={css.faults}>{faults.map(({ line, reason }) => <li key={line}><b>Line {line}</b>: {reason}.</li>)}</ul></>}
+        <p>
+          {items.length - renewed} new, {renewed} that replace what is here. Nothing is changed yet.
+        </p>
+        {faults.length > 0 && (
+          <>
+            <p>These lines stay out:</p>
+            <ul className={css.faults}>
+              {faults.map(({ line, reason }) => (
+                <li key={line}>
+                  <b>Line {line}</b>: {reason}.
+                </li>
+              ))}
+            </ul>
+          </>
+        )}
       </DialogContent>
       <DialogActions>
         <Button onClick={onClose}>Take nothing</Button>
-        <Button variant="contained" disabled={items.length === 0} onClick={onTake} data-testid="csv-take">Take in {items.length}</Button>
+        <Button variant="contained" disabled={items.length === 0} onClick={onTake} data-testid="csv-take">
+          Take in {items.length}
+        </Button>
       </DialogActions>
     </Dialog>
   );

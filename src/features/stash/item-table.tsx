@@ -1,37 +1,76 @@
-import { format } from 'date-fns';
+import { Table, TableBody, TableCell, TableHead, TableRow } from '@mui/material';
 import { drawnFrom, leftOf } from '@/storage';
 import type { Piece, StashItem } from '@/records';
-import { useUnits } from '@/ui';
+import { useUnits, dated, TextButton, noonOf } from '@/ui';
 import css from './stash.module.css';
 
 type Users = readonly Pick<Piece, 'id' | 'name' | 'work'>[];
 
 /** Items of one kind with what is left of each. */
-export function ItemTable({ items, users, onEdit }: { items: readonly StashItem[]; users: Users; onEdit: (item: StashItem) => void }) {
+export function ItemTable({
+  items,
+  users,
+  onEdit,
+}: {
+  items: readonly StashItem[];
+  users: Users;
+  onEdit: (item: StashItem) => void;
+}) {
   const units = useUnits();
-  const amount = (value: number, { unit }: StashItem) => (unit === 'ml' ? units.volume(value) : `${Number(value.toFixed(0))} ${unit}`);
+  const amount = (value: number, { unit }: StashItem) =>
+    unit === 'ml' ? units.volume(value) : `${Number(value.toFixed(0))} ${unit}`;
   return (
-    <table className={css.table}>
-      <thead><tr><th>Item</th><th>Left</th><th>Price</th><th>Opened</th><th>Label, taken by</th></tr></thead>
-      <tbody>
+    <Table className={css.table}>
+      <TableHead>
+        <TableRow>
+          <TableCell>Item</TableCell>
+          <TableCell>Left</TableCell>
+          <TableCell>Price</TableCell>
+          <TableCell>Opened</TableCell>
+          <TableCell>Label, taken by</TableCell>
+        </TableRow>
+      </TableHead>
+      <TableBody>
         {items.map((item) => {
           const left = leftOf(item, users);
           const full = item.size ?? item.amount;
-          const label = [item.label.filmUm !== null && `${item.label.filmUm} µm`, item.label.waitHours !== null && `wait ${item.label.waitHours} h`, item.label.openMinutes !== null && `open ${item.label.openMinutes} min`, item.limitC !== null && `up to ${units.temperature(item.limitC)}`].filter((one) => one !== false);
+          const label = [
+            item.label.filmUm !== null && `${item.label.filmUm} µm`,
+            item.label.waitHours !== null && `wait ${item.label.waitHours} h`,
+            item.label.openMinutes !== null && `open ${item.label.openMinutes} min`,
+            item.limitC !== null && `up to ${units.temperature(item.limitC)}`,
+          ].filter((one) => one !== false);
           return (
-            <tr key={item.id} data-testid="stash-item" data-item={item.id}>
-              <td><button type="button" className="plain" onClick={() => onEdit(item)}>{item.name}</button></td>
-              <td data-testid="item-left">
-                {left === null ? <span className={css.quiet}>not counted</span> : amount(left, item)}{full !== null && left !== null && <span className={css.of}> of {amount(full, item)}</span>}
-                {left !== null && full !== null && full > 0 && item.unit === 'ml' && <span className={css.level} aria-hidden><span style={{ width: `${Math.min(100, (left / full) * 100)}%` }} data-low={left / full < 0.2} /></span>}
-              </td>
-              <td>{item.price === null ? '' : item.price.toFixed(2)}{item.price !== null && item.size !== null && item.unit === 'ml' && <span className={css.of}> {((item.price / item.size) * 100).toFixed(2)} for 100 ml</span>}</td>
-              <td>{item.openedOn ? format(new Date(`${item.openedOn}T12:00:00`), 'd MMM yyyy') : ''}</td>
-              <td className={css.quiet}>{[...label, ...drawnFrom(item, users).map(({ name, amount: taken }) => `${name} ${amount(taken, item)}`)].join(', ')}</td>
-            </tr>
+            <TableRow key={item.id} data-testid="stash-item" data-item={item.id}>
+              <TableCell>
+                <TextButton onClick={() => onEdit(item)}>{item.name}</TextButton>
+              </TableCell>
+              <TableCell data-testid="item-left">
+                {left === null ? <span className={css.quiet}>not counted</span> : amount(left, item)}
+                {full !== null && left !== null && <span className={css.of}> of {amount(full, item)}</span>}
+                {left !== null && full !== null && full > 0 && item.unit === 'ml' && (
+                  <span className={css.level} aria-hidden>
+                    <span style={{ width: `${Math.min(100, (left / full) * 100)}%` }} data-low={left / full < 0.2} />
+                  </span>
+                )}
+              </TableCell>
+              <TableCell>
+                {item.price === null ? '' : item.price.toFixed(2)}
+                {item.price !== null && item.size !== null && item.unit === 'ml' && (
+                  <span className={css.of}> {((item.price / item.size) * 100).toFixed(2)} for 100 ml</span>
+                )}
+              </TableCell>
+              <TableCell>{item.openedOn ? dated(noonOf(item.openedOn), 'd MMM yyyy') : ''}</TableCell>
+              <TableCell className={css.quiet}>
+                {[
+                  ...label,
+                  ...drawnFrom(item, users).map(({ name, amount: taken }) => `${name} ${amount(taken, item)}`),
+                ].join(', ')}
+              </TableCell>
+            </TableRow>
           );
         })}
-      </tbody>
-    </table>
+      </TableBody>
+    </Table>
   );
 }

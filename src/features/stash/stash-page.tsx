@@ -1,19 +1,22 @@
 'use client';
 import { Button } from '@mui/material';
 import { Plus, Table2 } from 'lucide-react';
+import dynamic from 'next/dynamic';
 import { useState } from 'react';
 import { needsOf, useSchedule, useStashUsers } from '@/features/agenda';
-import { newId, useNotice, useStash } from '@/features/shell';
+import { newId, useNotice, useReport } from '@/features/shell';
+import { useStash } from '@/features/at-hand';
 import { saveFile } from '@/features/sheets/save-file';
 import { ITEM_KINDS, newItem, type StashItem } from '@/records';
-import { leftOf, readStashCsv, writeStashCsv, type StashCsv } from '@/storage';
-import { Answer, FileButton, Note, Part, sentenceFor, useClock, useUnits } from '@/ui';
-import { CsvDialog } from './csv-dialog';
-import { ItemDialog } from './item-dialog';
+import { leftOf, type StashCsv } from '@/storage';
+import { Answer, FileButton, Note, Part, useClock, useUnits } from '@/ui';
 import { ItemTable } from './item-table';
 import { KIND_NAMES } from './kinds';
 import { NeedsList } from './needs-list';
 import css from './stash.module.css';
+
+const CsvDialog = dynamic(() => import('./csv-dialog').then((file) => file.CsvDialog), { ssr: false });
+const ItemDialog = dynamic(() => import('./item-dialog').then((file) => file.ItemDialog), { ssr: false });
 
 /** What is at hand, what is left of it, what the planned pieces will take, and what to buy. */
 export function StashPage() {
@@ -22,20 +25,39 @@ export function StashPage() {
   const users = useStashUsers();
   const clock = useClock();
   const notice = useNotice();
+  const report = useReport();
   const units = useUnits();
   const [edited, setEdited] = useState<StashItem | null>(null);
   const [csv, setCsv] = useState<StashCsv | null>(null);
   const needs = schedule ? needsOf(schedule.pieces, stash, users) : [];
   const lacking = needs.filter(({ lacking: amount }) => amount > 0);
 
-  const save = (item: StashItem) => change(({ items }) => ({ items: items.some(({ id }) => id === item.id) ? items.map((one) => (one.id === item.id ? item : one)) : [...items, item] }));
-  const readCsv = async (file: File) => {
-    const read = readStashCsv(await file.text(), clock(), newId);
-    if (!read.ok) notice({ text: sentenceFor(read.error, units), tone: 'error' });
-    else setCsv(read.value);
+  const save = (item: StashItem) =>
+    change(({ items }) => ({
+      items: items.some(({ id }) => id === item.id)
+        ? items.map((one) => (one.id === item.id ? item : one))
+        : [...items, item],
+    }));
+  // What was not kept stays in its dialog, to be mended or tried again.
+  const closeIfKept = (kept: boolean) => {
+    if (kept) setEdited(null);
   };
-  const takeCsv = ({ items: fresh }: StashCsv) => {
-    change(({ items }) => ({ items: [...items.filter((item) => !fresh.some(({ id }) => id === item.id)), ...fresh] }));
+  const readCsv = async (file: File) => {
+    const { readStashCsv } = await import('@/storage/stash-csv');
+    const read = readStashCsv(await file.text(), clock(), newId);
+    report(read);
+    if (read.ok) setCsv(read.value);
+  };
+  const saveCsv = async () => {
+    const { writeStashCsv } = await import('@/storage/stash-csv');
+    const text = writeStashCsv(stash.items, (item) => leftOf(item, users));
+    saveFile(new Blob([text], { type: 'text/csv' }), 'fobbet-stash.csv');
+  };
+  const takeCsv = async ({ items: fresh }: StashCsv) => {
+    const taken = await change(({ items }) => ({
+      items: [...items.filter((item) => !fresh.some(({ id }) => id === item.id)), ...fresh],
+    }));
+    if (!taken) return;
     setCsv(null);
     notice({ text: `${fresh.length} items taken in.`, tone: 'success' });
   };
@@ -45,19 +67,61 @@ export function StashPage() {
       <div className={css.items}>
         <Answer>{answer()}</Answer>
         <div className={css.tools}>
-          <Button variant="contained" startIcon={<Plus size={16} />} onClick={() => setEdited(newItem(newId(), 'binder', '', clock()))} data-testid="new-item">New item</Button>
-          <FileButton variant="outlined" accept=".csv,text/csv" onFile={(file) => void readCsv(file)} testId="csv-in">Take in a table (CSV)</FileButton>
-          {stash.items.length > 0 && <Button variant="outlined" startIcon={<Table2 size={16} />} onClick={() => saveFile(new Blob([writeStashCsv(stash.items, (item) => leftOf(item, users))], { type: 'text/csv' }), 'fobbet-stash.csv')} data-testid="csv-out">Save as a table (CSV)</Button>}
+          <Button
+            variant="contained"
+            startIcon={<Plus size={16} />}
+            onClick={() => setEdited(newItem(newId(), 'binder', '', clock()))}
+            data-testid="new-item"
+          >
+            New item
+          </Button>
+          <FileButton variant="outlined" accept=".csv,text/csv" onFile={(file) => void readCsv(file)} testId="csv-in">
+            Take in a table (CSV)
+          </FileButton>
+          {stash.items.length > 0 && (
+            <Button
+              variant="outlined"
+              startIcon={<Table2 size={16} />}
+              onClick={() => void saveCsv()}
+              data-testid="csv-out"
+            >
+              Save as a table (CSV)
+            </Button>
+          )}
         </div>
-        {stash.items.length === 0 && <Note>Nothing is written down yet. With a bottle’s size and price Fobbet says what each piece costs, draws down what steps take, and warns before it runs out.</Note>}
+        {stash.items.length === 0 && (
+          <Note>
+            Nothing is written down yet. With a bottle’s size and price Fobbet says what each piece costs, draws down
+            what steps take, and warns before it runs out.
+          </Note>
+        )}
         {ITEM_KINDS.map((kind) => {
           const items = stash.items.filter((item) => item.kind === kind);
-          return items.length > 0 && <Part key={kind} title={KIND_NAMES[kind]}><ItemTable items={items} users={users} onEdit={setEdited} /></Part>;
+          return (
+            items.length > 0 && (
+              <Part key={kind} title={KIND_NAMES[kind]}>
+                <ItemTable items={items} users={users} onEdit={setEdited} />
+              </Part>
+            )
+          );
         })}
       </div>
-      <aside className={css.needs}><NeedsList needs={needs} /></aside>
-      {edited && <ItemDialog item={edited} isNew={!stash.items.some(({ id }) => id === edited.id)} users={users} onSave={(item) => { save(item); setEdited(null); }} onRemove={(id) => { change(({ items }) => ({ items: items.filter((item) => item.id !== id) })); setEdited(null); }} onClose={() => setEdited(null)} />}
-      {csv && <CsvDialog csv={csv} known={stash.items} onTake={() => takeCsv(csv)} onClose={() => setCsv(null)} />}
+      <aside className={css.needs}>
+        <NeedsList needs={needs} />
+      </aside>
+      {edited && (
+        <ItemDialog
+          item={edited}
+          isNew={!stash.items.some(({ id }) => id === edited.id)}
+          users={users}
+          onSave={(item) => void save(item).then(closeIfKept)}
+          onRemove={(id) =>
+            void change(({ items }) => ({ items: items.filter((item) => item.id !== id) })).then(closeIfKept)
+          }
+          onClose={() => setEdited(null)}
+        />
+      )}
+      {csv && <CsvDialog csv={csv} known={stash.items} onTake={() => void takeCsv(csv)} onClose={() => setCsv(null)} />}
     </main>
   );
 
@@ -65,7 +129,10 @@ export function StashPage() {
     if (!schedule) return 'Counting …';
     if (needs.length === 0) return 'No planned piece needs anything.';
     const counted = lacking.filter(({ left }) => left !== null);
-    if (counted.length > 0) return `${counted[0].name} runs out: ${units.volume(counted[0].lacking)} short for ${counted[0].pieces.length === 1 ? counted[0].pieces[0] : `${counted[0].pieces.length} pieces`}.`;
-    return lacking.length > 0 ? `${lacking.length} materials are needed that are not in the stash.` : 'All planned pieces are covered.';
+    if (counted.length > 0)
+      return `${counted[0]!.name} runs out: ${units.volume(counted[0]!.lacking)} short for ${counted[0]!.pieces.length === 1 ? counted[0]!.pieces[0] : `${counted[0]!.pieces.length} pieces`}.`;
+    return lacking.length > 0
+      ? `${lacking.length} materials are needed that are not in the stash.`
+      : 'All planned pieces are covered.';
   }
 }

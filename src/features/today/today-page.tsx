@@ -1,17 +1,18 @@
 'use client';
 import { Button } from '@mui/material';
+import { MS_PER_HOUR } from '@/core/shared';
 import Link from 'next/link';
 import { useSchedule, type PlanEntry, type Schedule } from '@/features/agenda';
 import { FirstPiece } from '@/features/pieces';
-import { useNewPiece } from '@/features/shell';
+import { useNewPiece } from '@/features/shelf';
 import { Answer, clockTime, dayName, useNow } from '@/ui';
 import { AtTheDesk } from './at-the-desk';
 import { Rack } from './rack';
 import css from './today.module.css';
+import { lowerFirst, stepTitle, upperFirst } from '@/words';
 
 const HOURS_SHOWN = 40;
 const LEAST_SHOWN = 5;
-const HOUR_MS = 3_600_000;
 
 /** What hands do now and next across all pieces, in clock order, and the rack of what is drying. */
 export function TodayPage() {
@@ -27,7 +28,9 @@ export function TodayPage() {
         <HandsList entries={entries} />
         <AtTheDesk schedule={schedule} />
         <Late schedule={schedule} />
-        <Button variant="outlined" onClick={() => void newPiece()} data-testid="new-piece">New piece</Button>
+        <Button variant="outlined" onClick={() => void newPiece()} data-testid="new-piece">
+          New piece
+        </Button>
       </div>
       <Rack schedule={schedule} />
     </main>
@@ -35,46 +38,74 @@ export function TodayPage() {
 }
 
 type Placed = PlanEntry & { startAt: number; endAt: number };
-const byClock = (entries: readonly PlanEntry[]): Placed[] => entries.filter((entry): entry is Placed => entry.startAt !== null && entry.endAt !== null).sort((a, b) => a.startAt - b.startAt);
-const lower = (words: string) => words.charAt(0).toLowerCase() + words.slice(1);
+const byClock = (entries: readonly PlanEntry[]): Placed[] =>
+  entries
+    .filter((entry): entry is Placed => entry.startAt !== null && entry.endAt !== null)
+    .sort((a, b) => a.startAt - b.startAt);
 
 function TodayAnswer({ entries, placing }: { entries: Placed[]; placing: boolean }) {
   const now = useNow();
   const [first] = entries;
   if (!first && placing) return <Answer>Placing the steps …</Answer>;
   if (!first) return <Answer>No hands needed: what is left waits for you at the desk.</Answer>;
-  return <Answer>{first.startAt <= now ? `${first.step.title}: ${first.piece.name}.` : `Hands free until ${clockTime(first.startAt, now)}. Then ${lower(first.step.title)}: ${first.piece.name}.`}</Answer>;
+  return (
+    <Answer>
+      {first.startAt <= now
+        ? `${stepTitle(first.step.title)}: ${first.piece.name}.`
+        : `Hands free until ${clockTime(first.startAt, now)}. Then ${lowerFirst(stepTitle(first.step.title))}: ${first.piece.name}.`}
+    </Answer>
+  );
 }
 
 function HandsList({ entries }: { entries: Placed[] }) {
   const now = useNow();
-  const near = entries.filter((entry, index) => index < LEAST_SHOWN || entry.startAt < now + HOURS_SHOWN * HOUR_MS);
+  const near = entries.filter((entry, index) => index < LEAST_SHOWN || entry.startAt < now + HOURS_SHOWN * MS_PER_HOUR);
   const days = [...new Map(near.map((entry) => [dayName(Math.max(now, entry.startAt), now), entry])).keys()];
   return (
     <>
       {days.map((day) => (
         <section key={day} data-testid="hands-day">
-          <h2>{day.charAt(0).toUpperCase() + day.slice(1)}</h2>
+          <h2>{upperFirst(day)}</h2>
           <ol className={css.steps}>
-            {near.filter((entry) => dayName(Math.max(now, entry.startAt), now) === day).map((entry) => <HandsRow key={entry.key} entry={entry} now={now} first={entry === near[0]} />)}
+            {near
+              .filter((entry) => dayName(Math.max(now, entry.startAt), now) === day)
+              .map((entry) => (
+                <HandsRow key={entry.key} entry={entry} now={now} first={entry === near[0]} />
+              ))}
           </ol>
         </section>
       ))}
-      {entries.length > near.length && <p className={css.quiet}>{entries.length - near.length} more steps: <Link href="/ahead">look ahead</Link>.</p>}
+      {entries.length > near.length && (
+        <p className={css.quiet}>
+          {entries.length - near.length} more steps: <Link href="/ahead">look ahead</Link>.
+        </p>
+      )}
     </>
   );
 }
 
-const time = (at: number): string => new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit' }).format(at);
+const time = (at: number): string =>
+  new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit' }).format(at);
 
 function HandsRow({ entry, now, first }: { entry: Placed; now: number; first: boolean }) {
   const due = entry.startAt <= now;
   return (
     <li className={css.step} data-testid="hands-step" data-step={entry.key}>
       <span className={css.time}>{due ? 'now' : time(entry.startAt)}</span>
-      <span className={css.what}><b>{entry.step.title}</b><Link href={`/piece/${entry.piece.id}/${entry.step.station}`}>{entry.piece.name}</Link></span>
+      <span className={css.what}>
+        <b>{stepTitle(entry.step.title)}</b>
+        <Link href={`/piece/${entry.piece.id}/${entry.step.station}`}>{entry.piece.name}</Link>
+      </span>
       <span className={css.minutes}>{entry.step.handsMinutes} min</span>
-      <Link href={`/bench?step=${encodeURIComponent(entry.key)}`} className={css.start} data-first={first} aria-label={`Start at the bench: ${entry.step.title}, ${entry.piece.name}`} data-testid="start-step">Start</Link>
+      <Link
+        href={`/bench?step=${encodeURIComponent(entry.key)}`}
+        className={css.start}
+        data-first={first}
+        aria-label={`Start at the bench: ${stepTitle(entry.step.title)}, ${entry.piece.name}`}
+        data-testid="start-step"
+      >
+        Start
+      </Link>
     </li>
   );
 }
@@ -87,7 +118,12 @@ function Late({ schedule }: { schedule: Schedule }) {
   return (
     <section data-testid="late-today">
       <h2>Will not make it</h2>
-      {late.map(({ planned: { piece }, finishAt, dueAt }) => <p key={piece.id} className={css.late}><b>{piece.name}</b> is done {finishAt === null ? 'late' : dayName(finishAt, now)}, due {dueAt === null ? '' : dayName(dueAt, now)}. <Link href="/ahead">What would help</Link></p>)}
+      {late.map(({ planned: { piece }, finishAt, dueAt }) => (
+        <p key={piece.id} className={css.late}>
+          <b>{piece.name}</b> is done {finishAt === null ? 'late' : dayName(finishAt, now)}, due{' '}
+          {dueAt === null ? '' : dayName(dueAt, now)}. <Link href="/ahead">What would help</Link>
+        </p>
+      ))}
     </section>
   );
 }

@@ -1,1 +1,1 @@
-export { MACHINE, MOST_BYTES, SHOP_NAME, quote, type ShopCode, type ShopJob, type ShopOptions, type ShopQuote } from './machine';
+export { MACHINE, SHOP_NAME, quote, type ShopOptions, type ShopQuote } from './machine';

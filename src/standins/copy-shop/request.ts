@@ -1,22 +1,58 @@
 import Joi from 'joi';
 import { fail, ok, type Result } from '@/core/shared';
-import { MOST_BYTES, type ShopCode, type ShopOptions } from './machine';
+import type { ShopCode } from '@/records';
+import { LATEST_INSTANT_MS } from '@/records/fields';
+import { MOST_BYTES, type ShopOptions } from './machine';
 
-export interface ShopRequest extends ShopOptions { pdf: Uint8Array; page: number; now: number }
+export interface ShopRequest extends ShopOptions {
+  pdf: Uint8Array;
+  page: number;
+  now: number;
+}
 
 const REQUEST = Joi.object({
-  copies: Joi.number().integer().required(), colour: Joi.boolean().required(), paper: Joi.string().valid('bond-80', 'bond-120', 'liner').required(), fit: Joi.boolean().required(),
-  page: Joi.number().integer().min(0).default(0), now: Joi.number().min(0).max(8.64e15).default(0),
+  copies: Joi.number().integer().min(-1e6).max(1e6).required(),
+  colour: Joi.boolean().required(),
+  paper: Joi.string().valid('bond-80', 'bond-120', 'liner').required(),
+  fit: Joi.boolean().required(),
+  page: Joi.number().integer().min(0).max(10_000).default(0),
+  now: Joi.number().min(0).max(LATEST_INSTANT_MS).default(0),
 });
 
+/** Room for the options beside the file. */
+const FORM_BYTES = 65_536;
+
+/** A body as it streams in, given up as soon as it is longer than it may be, whatever its header says; null then. */
+async function cappedBody(body: ReadableStream<Uint8Array> | null, most: number): Promise<Blob | null> {
+  const parts: Uint8Array<ArrayBuffer>[] = [];
+  let bytes = 0;
+  const reader = (body ?? new Blob([]).stream()).getReader();
+  for (let part = await reader.read(); !part.done; part = await reader.read()) {
+    bytes += part.value.length;
+    if (bytes > most) {
+      await reader.cancel();
+      return null;
+    }
+    parts.push(new Uint8Array(part.value));
+  }
+  return new Blob(parts);
+}
+
 /** What was sent to the shop, checked: limits first. */
-export async function readRequest(request: Request): Promise<Result<ShopRequest, ShopCode | 'shop-request'>> {
-  if (Number(request.headers.get('content-length') ?? 0) > MOST_BYTES + 65_536) return fail('shop-too-large', `expected at most ${MOST_BYTES} bytes`);
-  const form = await request.formData().catch(() => null);
+export async function readRequest(request: Request): Promise<Result<ShopRequest, ShopCode>> {
+  const tooLarge = fail('shop-too-large', `expected at most ${MOST_BYTES} bytes`);
+  if (Number(request.headers.get('content-length') ?? 0) > MOST_BYTES + FORM_BYTES) return tooLarge;
+  const body = await cappedBody(request.body, MOST_BYTES + FORM_BYTES);
+  if (!body) return tooLarge;
+  const type = request.headers.get('content-type') ?? '';
+  const form = await new Response(body, { headers: { 'content-type': type } }).formData().catch(() => null);
   const file = form?.get('pdf');
   if (!form || !(file instanceof Blob)) return fail('shop-not-pdf', 'expected a file');
+  if (file.size > MOST_BYTES) return tooLarge;
   const checked = REQUEST.validate(Object.fromEntries([...form].filter(([key]) => key !== 'pdf')));
-  return checked.error ? fail('shop-request', checked.error.message) : ok({ ...(checked.value as Omit<ShopRequest, 'pdf'>), pdf: new Uint8Array(await file.arrayBuffer()) });
+  return checked.error
+    ? fail('shop-request', checked.error.message)
+    : ok({ ...(checked.value as Omit<ShopRequest, 'pdf'>), pdf: new Uint8Array(await file.arrayBuffer()) });
 }
 
 export const refused = (error: unknown): Response => Response.json({ error }, { status: 422 });

@@ -1,16 +1,23 @@
 import type { AirReading } from '@/core/cure';
 
-/** connecting; live; silent: connected, but nothing was read for a while; lost: the connection is gone and is tried again. */
+/**
+ * connecting; live; silent: connected, but nothing was read for a while; lost: the connection is gone and is tried
+ * again.
+ */
 export type SensorState = 'connecting' | 'live' | 'silent' | 'lost';
 
-export interface SensorListener { onReadings: (readings: readonly AirReading[]) => void; onState: (state: SensorState) => void }
+export interface SensorListener {
+  onReadings: (readings: readonly AirReading[]) => void;
+  onState: (state: SensorState) => void;
+}
 
 const SILENT_AFTER_MS = 20_000;
 /** A browser gives up a connection that was refused outright: then Fobbet calls again itself. */
 const CALL_AGAIN_MS = 5000;
 
 /**
- * Listens to the room's sensor until closed. The browser joins again by itself after a loss; what was missed meanwhile comes with the next connection.
+ * Listens to the room's sensor until closed. The browser joins again by itself after a loss; what was missed meanwhile
+ * comes with the next connection.
  *
  * @param aheadMs how far the program's clock is ahead; @param sinceAt what is known already
  */
@@ -24,14 +31,22 @@ export function listenToRoom({ onReadings, onState }: SensorListener, aheadMs: n
     clearTimeout(quiet);
     quiet = setTimeout(() => onState('silent'), SILENT_AFTER_MS);
   };
-  const read = (event: MessageEvent): unknown => { try { return JSON.parse(String(event.data)) as unknown; } catch { return null; } };
+  const read = (event: MessageEvent): unknown => {
+    try {
+      return JSON.parse(String(event.data)) as unknown;
+    } catch {
+      return null;
+    }
+  };
   const call = () => {
     source = new EventSource(`/standins/room-sensor?ahead=${Math.round(aheadMs)}&since=${Math.round(knownUntil)}`);
+    // Joined, and nothing read yet: it may be silent just now.
+    source.onopen = () => onState('silent');
     source.addEventListener('remembered', (event: MessageEvent) => onReadings(readingsOf(read(event))));
     source.addEventListener('reading', (event: MessageEvent) => {
       const readings = readingsOf([read(event)]);
       if (readings.length === 0) return;
-      knownUntil = readings[0].at;
+      knownUntil = readings[0]!.at;
       heard();
       onReadings(readings);
     });
@@ -43,11 +58,24 @@ export function listenToRoom({ onReadings, onState }: SensorListener, aheadMs: n
   };
   onState('connecting');
   call();
-  return () => { clearTimeout(quiet); clearTimeout(again); source.close(); };
+  return () => {
+    clearTimeout(quiet);
+    clearTimeout(again);
+    source.close();
+  };
 }
 
 /** What a sensor sends is taken only where it can be a room. */
-export const readingsOf = (data: unknown): AirReading[] => (Array.isArray(data) ? data : []).filter((one): one is AirReading => {
-  const { at, temperatureC, humidityPercent } = (one ?? {}) as Partial<AirReading>;
-  return typeof at === 'number' && at > 0 && typeof temperatureC === 'number' && Math.abs(temperatureC) < 70 && typeof humidityPercent === 'number' && humidityPercent >= 0 && humidityPercent <= 100;
-});
+export const readingsOf = (data: unknown): AirReading[] =>
+  (Array.isArray(data) ? data : []).filter((one): one is AirReading => {
+    const { at, temperatureC, humidityPercent } = (one ?? {}) as Partial<AirReading>;
+    return (
+      typeof at === 'number' &&
+      at > 0 &&
+      typeof temperatureC === 'number' &&
+      Math.abs(temperatureC) < 70 &&
+      typeof humidityPercent === 'number' &&
+      humidityPercent >= 0 &&
+      humidityPercent <= 100
+    );
+  });

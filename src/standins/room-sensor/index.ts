@@ -1,1 +1,1 @@
-export { listenToRoom, readingsOf, type SensorState } from './client';
+export { listenToRoom, type SensorState } from './client';

@@ -9,7 +9,9 @@ const LEFT = 46;
 const TOP = 40;
 const PAD = 26;
 
-export interface SpecimenScale { pxPerMm: number }
+export interface SpecimenScale {
+  pxPerMm: number;
+}
 
 interface SpecimenProps {
   /** The object on show: rulers and scale go by it. */
@@ -34,19 +36,32 @@ export function Specimen({ size, label, children, caption, side = 'landing', act
   useLayoutEffect(() => {
     const element = frame.current;
     if (!element) return;
-    const observer = new ResizeObserver(([entry]) => setBox({ width: entry.contentRect.width, height: entry.contentRect.height }));
+    const observer = new ResizeObserver(([entry]) =>
+      setBox({ width: entry!.contentRect.width, height: entry!.contentRect.height }),
+    );
     observer.observe(element);
     return () => observer.disconnect();
   }, []);
 
-  const pxPerMm = Math.max(0.01, Math.min((box.width - LEFT - PAD) / size.widthMm, (box.height - TOP - PAD) / size.heightMm));
+  const pxPerMm = Math.max(
+    0.01,
+    Math.min((box.width - LEFT - PAD) / size.widthMm, (box.height - TOP - PAD) / size.heightMm),
+  );
   const x = Math.round(LEFT + (box.width - LEFT - PAD - size.widthMm * pxPerMm) / 2);
   const y = Math.round(TOP + (box.height - TOP - PAD - size.heightMm * pxPerMm) / 2);
   return (
     <figure className={css.figure}>
       <div className={css.frame} ref={frame}>
         {box.width > 0 && (
-          <svg width={box.width} height={box.height} role={grips ? 'group' : 'img'} aria-label={label} data-testid="specimen" data-px-per-mm={pxPerMm} data-side={side}>
+          <svg
+            width={box.width}
+            height={box.height}
+            role={grips ? 'group' : 'img'}
+            aria-label={label}
+            data-testid="specimen"
+            data-px-per-mm={pxPerMm}
+            data-side={side}
+          >
             <Ruler along="x" lengthMm={size.widthMm} pxPerMm={pxPerMm} startPx={x} atPx={y - 8} system={system} />
             <Ruler along="y" lengthMm={size.heightMm} pxPerMm={pxPerMm} startPx={y} atPx={x - 8} system={system} />
             <g key={side} className={css.turn} style={{ transformOrigin: `${x + (size.widthMm * pxPerMm) / 2}px 0` }}>
@@ -55,7 +70,10 @@ export function Specimen({ size, label, children, caption, side = 'landing', act
           </svg>
         )}
       </div>
-      <figcaption className={css.caption}><span>{caption}</span><span className={css.actions}>{actions}</span></figcaption>
+      <figcaption className={css.caption}>
+        <span>{caption}</span>
+        <span className={css.actions}>{actions}</span>
+      </figcaption>
     </figure>
   );
 }

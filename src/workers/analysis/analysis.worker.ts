@@ -9,11 +9,15 @@ let held: { pictureId: string; bitmap: ImageBitmap } | null = null;
 const job: AnalysisJob = {
   async analyse({ pictureId, file, turning, crop, tone }, onProgress) {
     const bitmap = await decoded(pictureId, file);
-    return bitmap ? ok(analyse(bitmapRows(bitmap, turning), crop, tone, onProgress)) : fail('picture-broken', 'the picture could not be decoded');
+    return bitmap
+      ? ok(analyse(bitmapRows(bitmap, turning), crop, tone, onProgress))
+      : fail('picture-broken', 'the picture could not be decoded');
   },
   async motif({ pictureId, file, turning }) {
     const bitmap = await decoded(pictureId, file);
-    return bitmap ? motifOutline(bitmapRows(bitmap, turning)) : fail('picture-broken', 'the picture could not be decoded');
+    return bitmap
+      ? motifOutline(bitmapRows(bitmap, turning))
+      : fail('picture-broken', 'the picture could not be decoded');
   },
 };
 

@@ -8,7 +8,10 @@ function job(): Remote<LookJob> {
   if (remote) return remote;
   const worker = new Worker(new URL('./look.worker.ts', import.meta.url), { type: 'module' });
   // A worker that died is replaced at the next order.
-  worker.onerror = () => { worker.terminate(); remote = null; };
+  worker.onerror = () => {
+    worker.terminate();
+    remote = null;
+  };
   remote = wrap<LookJob>(worker);
   return remote;
 }

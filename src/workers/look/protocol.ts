@@ -6,13 +6,21 @@ import type { PrintBlock } from '@/core/sheet';
 import type { DrawnLayer } from '../layers';
 
 /** The picture on the print, by its upright preview. */
-export interface LookPicture { id: string; preview: Blob; turning: Turning; crop: Crop;
+export interface LookPicture {
+  id: string;
+  preview: Blob;
+  turning: Turning;
+  crop: Crop;
   /** Place of the whole print on the blank's face, and of the picture on its plane, mm. */
-  origin: RectMm; box: RectMm; blocks: readonly PrintBlock[]; layers: readonly DrawnLayer[];
+  origin: RectMm;
+  box: RectMm;
+  blocks: readonly PrintBlock[];
+  layers: readonly DrawnLayer[];
   /** Outline of what lands, path data on the face, even-odd; null where all of the print does. */
   landed: string | null;
   /** Of solid sides, as a little-endian RGBA word. */
-  sideColour: number }
+  sideColour: number;
+}
 
 export interface LookOrder {
   face: SizeMm;
@@ -29,5 +37,10 @@ export interface LookOrder {
   optics: Optics;
 }
 
-/** Draws a specimen. Ground and picture stay prepared between calls, so that a change of tone or stage answers within a frame. */
-export interface LookJob { draw(order: LookOrder): Promise<ImageBitmap> }
+/**
+ * Draws a specimen. Ground and picture stay prepared between calls, so that a change of tone or stage answers within a
+ * frame.
+ */
+export interface LookJob {
+  draw(order: LookOrder): Promise<ImageBitmap>;
+}

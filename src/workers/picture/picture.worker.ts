@@ -22,7 +22,10 @@ const job: PictureJob = {
 
     const { widthPx, heightPx } = { widthPx: bitmap.width, heightPx: bitmap.height };
     const scale = Math.min(1, PREVIEW_PX / Math.max(widthPx, heightPx));
-    const canvas = new OffscreenCanvas(Math.max(1, Math.round(widthPx * scale)), Math.max(1, Math.round(heightPx * scale)));
+    const canvas = new OffscreenCanvas(
+      Math.max(1, Math.round(widthPx * scale)),
+      Math.max(1, Math.round(heightPx * scale)),
+    );
     const context = canvas.getContext('2d');
     if (!context) return fail('picture-broken', 'no canvas to decode on');
     context.fillStyle = '#fff';
@@ -35,7 +38,15 @@ const job: PictureJob = {
 
     const tones = toneShares(context.getImageData(0, 0, canvas.width, canvas.height).data);
     const preview = await canvas.convertToBlob({ type: 'image/jpeg', quality: PREVIEW_QUALITY });
-    return ok({ ...accepted.value, widthPx, heightPx, ...tones, preview, file: new Blob([bytes], { type: accepted.value.type }), sha256: await hashBytes(bytes) });
+    return ok({
+      ...accepted.value,
+      widthPx,
+      heightPx,
+      ...tones,
+      preview,
+      file: new Blob([bytes], { type: accepted.value.type }),
+      sha256: await hashBytes(bytes),
+    });
   },
 };
 

@@ -1,8 +1,15 @@
 import type { AcceptedPicture, IntakeCode, ToneShares } from '@/core/picture';
 import type { Result } from '@/core/shared';
 
-/** What the worker found in a picture file, and a copy of it that outlives changes to the file on the disk. The preview is an upright JPEG over white, at most `PREVIEW_PX` on its longer side. */
-export interface InspectedPicture extends AcceptedPicture, ToneShares { sha256: string; file: Blob; preview: Blob }
+/**
+ * What the worker found in a picture file, and a copy of it that outlives changes to the file on the disk. The preview
+ * is an upright JPEG over white, at most `PREVIEW_PX` on its longer side.
+ */
+export interface InspectedPicture extends AcceptedPicture, ToneShares {
+  sha256: string;
+  file: Blob;
+  preview: Blob;
+}
 
 export interface PictureJob {
   /** @param onFirstPreview is given a bitmap to show and close, as soon as the file is decoded */

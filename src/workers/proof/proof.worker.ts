@@ -12,7 +12,10 @@ const job: ProofJob = {
     const bitmap = await decodeUpright(photo);
     if (!bitmap) return fail('picture-broken', 'the photo could not be decoded');
     const scale = Math.min(1, LONGEST_PX / Math.max(bitmap.width, bitmap.height));
-    const [width, height] = [Math.max(1, Math.round(bitmap.width * scale)), Math.max(1, Math.round(bitmap.height * scale))];
+    const [width, height] = [
+      Math.max(1, Math.round(bitmap.width * scale)),
+      Math.max(1, Math.round(bitmap.height * scale)),
+    ];
     const context = new OffscreenCanvas(width, height).getContext('2d', { alpha: false, willReadFrequently: true });
     if (!context) return fail('proof-failed', 'no canvas to read the photo with');
     context.imageSmoothingQuality = 'high';

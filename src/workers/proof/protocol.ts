@@ -1,7 +1,12 @@
 import type { ExpectedPage, ProofCode, ProofVerdict } from '@/core/proof';
 import type { Result } from '@/core/shared';
 
-export interface ProofOrder { photo: Blob; pages: readonly ExpectedPage[] }
+interface ProofOrder {
+  photo: Blob;
+  pages: readonly ExpectedPage[];
+}
 export type ProofJobCode = ProofCode | 'picture-broken' | 'proof-failed';
 
-export interface ProofJob { read(order: ProofOrder): Promise<Result<ProofVerdict, ProofJobCode>> }
+export interface ProofJob {
+  read(order: ProofOrder): Promise<Result<ProofVerdict, ProofJobCode>>;
+}

@@ -1,7 +1,7 @@
 import type { Instance, Violation } from '@/core/schedule';
 
 /** Starts in minutes from the instance's origin; null where a step finds no place. */
-export type SentStarts = (number | null)[];
+type SentStarts = (number | null)[];
 
 export interface PlanOrder {
   instance: Instance;

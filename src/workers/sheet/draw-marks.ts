@@ -19,10 +19,20 @@ export function drawMarks(context: Context2d, marks: readonly Mark[]): void {
 }
 
 function draw(context: Context2d, mark: Mark): void {
-  const line = ({ x1, y1, x2, y2 }: { x1: number; y1: number; x2: number; y2: number }) => { context.beginPath(); context.moveTo(x1, y1); context.lineTo(x2, y2); context.stroke(); };
+  const line = ({ x1, y1, x2, y2 }: { x1: number; y1: number; x2: number; y2: number }) => {
+    context.beginPath();
+    context.moveTo(x1, y1);
+    context.lineTo(x2, y2);
+    context.stroke();
+  };
   switch (mark.kind) {
-    case 'line': context.lineWidth = mark.widthMm; line(mark.line); return;
-    case 'fill': context.fill(new Path2D(ringPath(mark.ring))); return;
+    case 'line':
+      context.lineWidth = mark.widthMm;
+      line(mark.line);
+      return;
+    case 'fill':
+      context.fill(new Path2D(ringPath(mark.ring)));
+      return;
     case 'box': {
       const { xMm, yMm, widthMm, heightMm } = mark.rect;
       context.lineWidth = MARK_MM.hairline;
@@ -49,7 +59,10 @@ function draw(context: Context2d, mark: Mark): void {
       if (widthMm <= 0) return;
       context.translate(at.xMm, at.yMm);
       if (turned) context.rotate(Math.PI / 2);
-      if (mirrored) { context.translate(widthMm, 0); context.scale(-1, 1); }
+      if (mirrored) {
+        context.translate(widthMm, 0);
+        context.scale(-1, 1);
+      }
       context.scale(0.1, 0.1);
       context.fillText(words, 0, 0, maxMm * 10);
       return;

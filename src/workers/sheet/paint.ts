@@ -1,6 +1,17 @@
-/** Paints a print's dots on a canvas: pictures resampled, toned and faded, stretch by stretch or bent; solid sides; layers. A window of the print at a time, as it is printed. */
+/**
+ * Paints a print's dots on a canvas: pictures resampled, toned and faded, stretch by stretch or bent; solid sides;
+ * layers. A window of the print at a time, as it is printed.
+ */
 import { cropPixels, type SizePx } from '@/core/picture';
-import { bendPixels, fadeRows, isPlain, resample, type PlaneSource, type ResamplePasses, type RowSource } from '@/core/raster';
+import {
+  bendPixels,
+  fadeRows,
+  isPlain,
+  resample,
+  type PlaneSource,
+  type ResamplePasses,
+  type RowSource,
+} from '@/core/raster';
 import { unbendPoint, type BentBlock, type RectMm } from '@/core/shape';
 import type { PictureStretch } from '@/core/sheet';
 import { ok, type Result } from '@/core/shared';
@@ -9,7 +20,12 @@ import type { PrintOrder, SheetCode } from './protocol';
 
 type Context2d = OffscreenCanvasRenderingContext2D;
 
-export interface Pixels { x: number; y: number; widthPx: number; heightPx: number }
+interface Pixels {
+  x: number;
+  y: number;
+  widthPx: number;
+  heightPx: number;
+}
 
 export interface Painting {
   print: PrintOrder;
@@ -45,7 +61,12 @@ export async function paintPrint(context: Context2d, painting: Painting): Promis
   }
   if (print.layers.length > 0) {
     const left = mirrored ? whole.widthPx - window.x - window.widthPx : window.x;
-    const part: RectMm = { xMm: left / dotsPerMm, yMm: window.y / dotsPerMm, widthMm: window.widthPx / dotsPerMm, heightMm: window.heightPx / dotsPerMm };
+    const part: RectMm = {
+      xMm: left / dotsPerMm,
+      yMm: window.y / dotsPerMm,
+      widthMm: window.widthPx / dotsPerMm,
+      heightMm: window.heightPx / dotsPerMm,
+    };
     await drawLayers(context, print.layers, print.block.views, part, window, mirrored);
   }
   return ok(undefined);
@@ -55,7 +76,12 @@ export async function paintPrint(context: Context2d, painting: Painting): Promis
 function printedPixels(at: RectMm, { dotsPerMm, whole, mirrored }: Painting): Pixels {
   const [left, right] = [Math.round(at.xMm * dotsPerMm), Math.round((at.xMm + at.widthMm) * dotsPerMm)];
   const [top, bottom] = [Math.round(at.yMm * dotsPerMm), Math.round((at.yMm + at.heightMm) * dotsPerMm)];
-  return { x: mirrored ? whole.widthPx - right : left, y: top, widthPx: Math.max(1, right - left), heightPx: Math.max(1, bottom - top) };
+  return {
+    x: mirrored ? whole.widthPx - right : left,
+    y: top,
+    widthPx: Math.max(1, right - left),
+    heightPx: Math.max(1, bottom - top),
+  };
 }
 
 function shared(one: Pixels, other: Pixels): Pixels | null {
@@ -65,7 +91,11 @@ function shared(one: Pixels, other: Pixels): Pixels | null {
   return widthPx > 0 && heightPx > 0 ? { x, y, widthPx, heightPx } : null;
 }
 
-async function paintStretch(context: Context2d, painting: Painting, { at, from, flipX, flipY }: PictureStretch): Promise<Result<void, SheetCode>> {
+async function paintStretch(
+  context: Context2d,
+  painting: Painting,
+  { at, from, flipX, flipY }: PictureStretch,
+): Promise<Result<void, SheetCode>> {
   const { print, source, passes, mirrored, window } = painting;
   const { picture } = print;
   const place = printedPixels(at, painting);
@@ -81,20 +111,37 @@ async function paintStretch(context: Context2d, painting: Painting, { at, from, 
   const mmPerPx = at.widthMm / place.widthPx;
   const size = { widthMm: picture.place.widthMm, heightMm: picture.place.heightMm };
   const printedLeft = backwards ? size.widthMm - seen.xMm - seen.widthMm : seen.xMm;
-  return resample(source, sourceWindow(picture, source, seen), part, backwards, (firstRow, rows, rgba) => {
-    fadeRows(rgba, picture.fade.fade, picture.fade.fadeMm, { widthPx: part.widthPx, firstRow: seen.yMm / mmPerPx + firstRow, firstColumn: printedLeft / mmPerPx, mmPerPx, print: size, mirrored: backwards });
-    if (flipY) reverseRows(rgba, rows, part.widthPx);
-    const row = flipY ? part.heightPx - firstRow - rows : firstRow;
-    context.putImageData(new ImageData(rgba, part.widthPx, rows), part.x - window.x, part.y - window.y + row);
-  }, passes, isPlain(picture.tone) ? null : picture.tone);
+  return resample(
+    source,
+    sourceWindow(picture, source, seen),
+    part,
+    backwards,
+    (firstRow, rows, rgba) => {
+      fadeRows(rgba, picture.fade.fade, picture.fade.fadeMm, {
+        widthPx: part.widthPx,
+        firstRow: seen.yMm / mmPerPx + firstRow,
+        firstColumn: printedLeft / mmPerPx,
+        mmPerPx,
+        print: size,
+        mirrored: backwards,
+      });
+      if (flipY) reverseRows(rgba, rows, part.widthPx);
+      const row = flipY ? part.heightPx - firstRow - rows : firstRow;
+      context.putImageData(new ImageData(rgba, part.widthPx, rows), part.x - window.x, part.y - window.y + row);
+    },
+    passes,
+    isPlain(picture.tone) ? null : picture.tone,
+  );
 }
 
 /** The pixels of the source that lie on a part of the placed picture. */
 function sourceWindow({ crop, place }: NonNullable<PrintOrder['picture']>, source: SizePx, seen: RectMm) {
   const whole = cropPixels(crop, source);
   return {
-    xPx: whole.xPx + (seen.xMm / place.widthMm) * whole.widthPx, yPx: whole.yPx + (seen.yMm / place.heightMm) * whole.heightPx,
-    widthPx: (seen.widthMm / place.widthMm) * whole.widthPx, heightPx: (seen.heightMm / place.heightMm) * whole.heightPx,
+    xPx: whole.xPx + (seen.xMm / place.widthMm) * whole.widthPx,
+    yPx: whole.yPx + (seen.yMm / place.heightMm) * whole.heightPx,
+    widthPx: (seen.widthMm / place.widthMm) * whole.widthPx,
+    heightPx: (seen.heightMm / place.heightMm) * whole.heightPx,
   };
 }
 
@@ -119,22 +166,56 @@ async function paintBent(context: Context2d, painting: Painting, bent: BentBlock
   if (!picture || !source) return ok(undefined);
   const left = mirrored ? whole.widthPx - window.x - window.widthPx : window.x;
   const corner = { xMm: bent.origin.xMm + left / dotsPerMm, yMm: bent.origin.yMm + window.y / dotsPerMm };
-  const reach = reachOf(bent, { ...corner, widthMm: window.widthPx / dotsPerMm, heightMm: window.heightPx / dotsPerMm });
+  const reach = reachOf(bent, {
+    ...corner,
+    widthMm: window.widthPx / dotsPerMm,
+    heightMm: window.heightPx / dotsPerMm,
+  });
   if (!reach) return ok(undefined);
   // At the wide arc the plane is stretched: it is drawn that much denser.
   const { outerRadiusMm, innerRadiusMm } = bent.bend;
   const density = dotsPerMm * ((2 * outerRadiusMm) / (outerRadiusMm + innerRadiusMm));
-  const out = { widthPx: Math.max(1, Math.round(reach.widthMm * density)), heightPx: Math.max(1, Math.round(reach.heightMm * density)) };
+  const out = {
+    widthPx: Math.max(1, Math.round(reach.widthMm * density)),
+    heightPx: Math.max(1, Math.round(reach.heightMm * density)),
+  };
   const flat = new Uint8ClampedArray(out.widthPx * out.heightPx * 4);
   const size = { widthMm: picture.place.widthMm, heightMm: picture.place.heightMm };
   const seen = { ...reach, xMm: reach.xMm - picture.place.xMm, yMm: reach.yMm - picture.place.yMm };
-  const made = await resample(source, sourceWindow(picture, source, seen), out, false, (firstRow, _rows, rgba) => {
-    fadeRows(rgba, picture.fade.fade, picture.fade.fadeMm, { widthPx: out.widthPx, firstRow: seen.yMm * density + firstRow, firstColumn: seen.xMm * density, mmPerPx: 1 / density, print: size, mirrored: false });
-    flat.set(rgba, firstRow * out.widthPx * 4);
-  }, passes, isPlain(picture.tone) ? null : picture.tone);
+  const made = await resample(
+    source,
+    sourceWindow(picture, source, seen),
+    out,
+    false,
+    (firstRow, _rows, rgba) => {
+      fadeRows(rgba, picture.fade.fade, picture.fade.fadeMm, {
+        widthPx: out.widthPx,
+        firstRow: seen.yMm * density + firstRow,
+        firstColumn: seen.xMm * density,
+        mmPerPx: 1 / density,
+        print: size,
+        mirrored: false,
+      });
+      flat.set(rgba, firstRow * out.widthPx * 4);
+    },
+    passes,
+    isPlain(picture.tone) ? null : picture.tone,
+  );
   if (!made.ok) return made;
   const image = context.getImageData(0, 0, window.widthPx, window.heightPx);
-  bendPixels(bent, { rgba: flat, ...out, from: { xMm: reach.xMm, yMm: reach.yMm }, pxPerMm: density }, { rgba: image.data, widthPx: window.widthPx, heightPx: window.heightPx, firstRow: 0, corner, pxPerMm: dotsPerMm, mirrored });
+  bendPixels(
+    bent,
+    { rgba: flat, ...out, from: { xMm: reach.xMm, yMm: reach.yMm }, pxPerMm: density },
+    {
+      rgba: image.data,
+      widthPx: window.widthPx,
+      heightPx: window.heightPx,
+      firstRow: 0,
+      corner,
+      pxPerMm: dotsPerMm,
+      mirrored,
+    },
+  );
   context.putImageData(image, 0, 0);
   return ok(undefined);
 }
@@ -142,14 +223,24 @@ async function paintBent(context: Context2d, painting: Painting, bent: BentBlock
 /** What of the picture's plane a window of the face can show, or null. */
 function reachOf({ bend, place, seamMm }: BentBlock, window: RectMm): RectMm | null {
   let [left, right, top, bottom] = [Infinity, -Infinity, Infinity, -Infinity];
-  for (let i = 0; i <= REACH_STEPS; i++) for (let j = 0; j <= REACH_STEPS; j++) {
-    if (i > 0 && i < REACH_STEPS && j > 0 && j < REACH_STEPS && (i + j) % 8 !== 0) continue;
-    const { xMm, yMm } = unbendPoint(bend, { xMm: window.xMm + (window.widthMm * i) / REACH_STEPS, yMm: window.yMm + (window.heightMm * j) / REACH_STEPS });
-    left = Math.min(left, xMm); right = Math.max(right, xMm); top = Math.min(top, yMm); bottom = Math.max(bottom, yMm);
-  }
+  for (let i = 0; i <= REACH_STEPS; i++)
+    for (let j = 0; j <= REACH_STEPS; j++) {
+      if (i > 0 && i < REACH_STEPS && j > 0 && j < REACH_STEPS && (i + j) % 8 !== 0) continue;
+      const { xMm, yMm } = unbendPoint(bend, {
+        xMm: window.xMm + (window.widthMm * i) / REACH_STEPS,
+        yMm: window.yMm + (window.heightMm * j) / REACH_STEPS,
+      });
+      left = Math.min(left, xMm);
+      right = Math.max(right, xMm);
+      top = Math.min(top, yMm);
+      bottom = Math.max(bottom, yMm);
+    }
   // A seam repeats the picture's beginning, so that any of it may be wanted.
   if (seamMm > 0) [left, right] = [-Infinity, Infinity];
   const [x0, y0] = [Math.max(place.xMm, left - REACH_SPARE_MM), Math.max(place.yMm, top - REACH_SPARE_MM)];
-  const [x1, y1] = [Math.min(place.xMm + place.widthMm, right + REACH_SPARE_MM), Math.min(place.yMm + place.heightMm, bottom + REACH_SPARE_MM)];
+  const [x1, y1] = [
+    Math.min(place.xMm + place.widthMm, right + REACH_SPARE_MM),
+    Math.min(place.yMm + place.heightMm, bottom + REACH_SPARE_MM),
+  ];
   return x1 > x0 && y1 > y0 ? { xMm: x0, yMm: y0, widthMm: x1 - x0, heightMm: y1 - y0 } : null;
 }

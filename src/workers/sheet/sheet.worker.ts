@@ -3,6 +3,7 @@ import { MM_PER_INCH } from '@/core/measure';
 import { loadResampler } from '@/core/raster';
 import { placeMatrix, sheetMarks, type PlacedPrint, type SheetLayout } from '@/core/sheet';
 import { writeSheetPdf } from '@/core/sheet/pdf';
+import { SHEET_WORDS } from '@/words/sheet';
 import { withDensity } from '@/core/sheet/png-density';
 import { fail, ok, type Result } from '@/core/shared';
 import { openPicture, type OpenPicture } from '../picture-source';
@@ -26,24 +27,46 @@ function contextOf(widthPx: number, heightPx: number): OffscreenCanvasRenderingC
 }
 
 /** Rows of a placed print at a density, painted on the worker's canvas. */
-async function paintRows(sheet: SheetOrder, placed: PlacedPrint, dotsPerMm: number, top: number, rows: number): Promise<Result<OffscreenCanvas, SheetCode>> {
-  const print = sheet.prints[placed.print];
+async function paintRows(
+  sheet: SheetOrder,
+  placed: PlacedPrint,
+  dotsPerMm: number,
+  top: number,
+  rows: number,
+): Promise<Result<OffscreenCanvas, SheetCode>> {
+  const print = sheet.prints[placed.print]!;
   const { window } = placed.tile;
   const widthPx = Math.max(1, Math.round(window.widthMm * dotsPerMm));
   const context = contextOf(widthPx, rows);
   if (!context || !canvas) return fail('sheet-failed', 'no canvas to print on');
-  const { widthMm, heightMm } = sheet.pack.prints[placed.print];
+  const { widthMm, heightMm } = sheet.pack.prints[placed.print]!;
   const painted = await paintPrint(context, {
-    print, source: print.picture ? pictures[print.picture.source]?.source(print.picture.turning) ?? null : null, passes: await passes, mirrored: sheet.mirrored, dotsPerMm,
+    print,
+    source: print.picture ? (pictures[print.picture.source]?.source(print.picture.turning) ?? null) : null,
+    passes: await passes,
+    mirrored: sheet.mirrored,
+    dotsPerMm,
     whole: { widthPx: Math.round(widthMm * dotsPerMm), heightPx: Math.round(heightMm * dotsPerMm) },
-    window: { x: Math.round(window.xMm * dotsPerMm), y: Math.round(window.yMm * dotsPerMm) + top, widthPx, heightPx: rows },
+    window: {
+      x: Math.round(window.xMm * dotsPerMm),
+      y: Math.round(window.yMm * dotsPerMm) + top,
+      widthPx,
+      heightPx: rows,
+    },
   });
   return painted.ok ? ok(canvas) : painted;
 }
 
 /** A page with everything on it. */
-async function paintPage(sheet: SheetOrder, layout: SheetLayout, pxPerMm: number): Promise<Result<OffscreenCanvas, SheetCode>> {
-  const page = new OffscreenCanvas(Math.round(layout.page.widthMm * pxPerMm), Math.round(layout.page.heightMm * pxPerMm));
+async function paintPage(
+  sheet: SheetOrder,
+  layout: SheetLayout,
+  pxPerMm: number,
+): Promise<Result<OffscreenCanvas, SheetCode>> {
+  const page = new OffscreenCanvas(
+    Math.round(layout.page.widthMm * pxPerMm),
+    Math.round(layout.page.heightMm * pxPerMm),
+  );
   const context = page.getContext('2d', { alpha: false, willReadFrequently: true });
   if (!context) return fail('sheet-failed', 'no canvas to print on');
   context.fillStyle = '#fff';
@@ -52,12 +75,21 @@ async function paintPage(sheet: SheetOrder, layout: SheetLayout, pxPerMm: number
     const { window } = placed.tile;
     const painted = await paintRows(sheet, placed, pxPerMm, 0, Math.max(1, Math.round(window.heightMm * pxPerMm)));
     if (!painted.ok) return painted;
-    const [a, b, c, d, e, f] = placeMatrix(placed).map((value, at) => (at < 4 ? value : value * pxPerMm));
-    context.setTransform(a, b, c, d, e, f);
-    context.drawImage(painted.value, window.xMm * pxPerMm, window.yMm * pxPerMm, window.widthMm * pxPerMm, window.heightMm * pxPerMm);
+    const [a, b, c, d, e, f] = placeMatrix(placed);
+    context.setTransform(a, b, c, d, e * pxPerMm, f * pxPerMm);
+    context.drawImage(
+      painted.value,
+      window.xMm * pxPerMm,
+      window.yMm * pxPerMm,
+      window.widthMm * pxPerMm,
+      window.heightMm * pxPerMm,
+    );
   }
   context.setTransform(pxPerMm, 0, 0, pxPerMm, 0, 0);
-  drawMarks(context, sheetMarks(layout, sheet.pack, sheet.text, sheet.truth));
+  drawMarks(
+    context,
+    sheetMarks(layout, { pack: sheet.pack, text: sheet.text, truth: sheet.truth, words: SHEET_WORDS }),
+  );
   return ok(page);
 }
 
@@ -71,35 +103,45 @@ function opened(): SheetOrder {
 const worker: SheetWorker = {
   async open(sheet, frames) {
     order = sheet;
-    const wanted = sheet.sources.map((_, source) => sheet.prints.some(({ picture }) => picture?.source === source && (picture.turning.turns !== 0 || picture.turning.straightenDeg !== 0)));
-    pictures = await Promise.all(sheet.sources.map((file, source) => openPicture(file, frames?.[source] ?? null, wanted[source])));
+    const wanted = sheet.sources.map((_, source) =>
+      sheet.prints.some(
+        ({ picture }) =>
+          picture?.source === source && (picture.turning.turns !== 0 || picture.turning.straightenDeg !== 0),
+      ),
+    );
+    pictures = await Promise.all(
+      sheet.sources.map((file, source) => openPicture(file, frames?.[source] ?? null, wanted[source]!)),
+    );
     if (pictures.some((picture) => picture === null)) return fail('picture-broken', 'the picture could not be decoded');
     const clones = frames ? [] : pictures.map((picture) => picture?.frame?.clone() ?? null);
-    return transfer(ok(clones), clones.filter((frame) => frame !== null));
+    return transfer(
+      ok(clones),
+      clones.filter((frame) => frame !== null),
+    );
   },
   async band({ page, place, top, rows }) {
     const sheet = opened();
-    const layout = sheet.pack.pages[page];
-    const painted = await paintRows(sheet, layout.places[place], layout.rasterPpi / MM_PER_INCH, top, rows);
+    const layout = sheet.pack.pages[page]!;
+    const painted = await paintRows(sheet, layout.places[place]!, layout.rasterPpi / MM_PER_INCH, top, rows);
     if (!painted.ok) return painted;
     const jpeg = await bytesOf(await painted.value.convertToBlob({ type: 'image/jpeg', quality: JPEG_QUALITY }));
     return transfer(ok(jpeg), [jpeg.buffer]);
   },
   async write(images) {
     const { pack, text, truth } = opened();
-    const pdf = new Uint8Array(await writeSheetPdf(pack, images, text, truth));
+    const pdf = new Uint8Array(await writeSheetPdf(pack, images, { text, truth, words: SHEET_WORDS }));
     return transfer(pdf, [pdf.buffer]);
   },
   async pagePng(page, ppi) {
     const sheet = opened();
-    const painted = await paintPage(sheet, sheet.pack.pages[page], ppi / MM_PER_INCH);
+    const painted = await paintPage(sheet, sheet.pack.pages[page]!, ppi / MM_PER_INCH);
     if (!painted.ok) return painted;
     const png = withDensity(await bytesOf(await painted.value.convertToBlob({ type: 'image/png' })), ppi);
     return transfer(ok(png), [png.buffer]);
   },
   async pageRaster(page, pxPerMm) {
     const sheet = opened();
-    const painted = await paintPage(sheet, sheet.pack.pages[page], pxPerMm);
+    const painted = await paintPage(sheet, sheet.pack.pages[page]!, pxPerMm);
     if (!painted.ok) return painted;
     const context = painted.value.getContext('2d');
     if (!context) return fail('sheet-failed', 'no canvas to read from');

@@ -4,10 +4,29 @@ import { useState } from 'react';
 import { COLDEST_FILM_C, DAMPEST_PERCENT, vapourPressureDeficitKpa, type WaitRule } from '@/core/cure';
 import { formatDuration } from '@/core/measure';
 import { stageOptics } from '@/core/render';
-import type { CautionId } from '@/core/craft';
+import { StationCautions } from '../station-cautions';
+import { BINDER_WORDS, SIGNS_OF_TIME, SURFACE_WORDS } from '@/words';
 import { useSettings } from '@/features/shell';
 import type { Settings } from '@/records';
-import { Answer, Because, Cautions, ChoiceField, Fields, FigureField, NextRow, Note, Part, PercentField, TemperatureField, WETNESS_WORDS, WetnessMark, afterTime, span, useUnits, type ReasonLine } from '@/ui';
+import {
+  Answer,
+  Because,
+  ChoiceField,
+  Fields,
+  FigureField,
+  NextRow,
+  Note,
+  Part,
+  PercentField,
+  TemperatureField,
+  WETNESS_WORDS,
+  WetnessMark,
+  afterTime,
+  span,
+  useUnits,
+  type ReasonLine,
+  Marked,
+} from '@/ui';
 import { LandingDrawing } from '../drawings/landing';
 import { DisagreementNotes } from '../disagreement-notes';
 import { MissingList } from '../missing-list';
@@ -35,8 +54,8 @@ export function CureStation() {
   const units = useUnits();
   const { done } = useStepDone();
   const { cure } = piece;
-  const wait = plan.cure;
-  const times = plan.cureClock;
+  const wait = plan.cure.wait;
+  const times = plan.cure.clock;
   const cold = wait?.warnings.includes('too-cold') ?? false;
   const damp = wait?.warnings.includes('damp') ?? false;
   const rubbing = piece.rub.done.length > 0;
@@ -47,54 +66,166 @@ export function CureStation() {
   };
 
   const reasons: ReasonLine[] = [];
-  if (wait && plan.binder && plan.surface) {
+  if (wait && plan.method.binder && plan.surface.record) {
     const { min, max } = wait.baseHours;
-    if (wait.rule === 'oven') reasons.push({ figure: formatDuration(wait.likelyHours), text: 'of the oven’s cycle, heating and cooling included', overruled: true });
-    else if (wait.rule === 'label') reasons.push({ figure: formatDuration(wait.likelyHours), text: 'from the label or your own log, as it stands', overruled: true });
+    if (wait.rule === 'oven')
+      reasons.push({
+        figure: formatDuration(wait.likelyHours),
+        text: 'of the oven’s cycle, heating and cooling included',
+        overruled: true,
+      });
+    else if (wait.rule === 'label')
+      reasons.push({
+        figure: formatDuration(wait.likelyHours),
+        text: 'from the label or your own log, as it stands',
+        overruled: true,
+      });
     else {
-      reasons.push({ figure: min === max ? `${max} h` : `${min}–${max} h`, text: `${plan.binder.name.toLowerCase()} at 21 °C and 50 %` });
-      const deficit = vapourPressureDeficitKpa(plan.room);
-      reasons.push({ figure: `× ${wait.factor.room > 99 ? '∞' : wait.factor.room.toFixed(2)}`, text: wait.changing ? 'the room hour by hour, on average over the likely wait' : `this room: its air can take up ${deficit.toFixed(2)} kPa of water, against 1.24 kPa` });
-      reasons.push({ figure: `× ${wait.factor.surface.toFixed(2)}`, text: plan.surface.name.toLowerCase() });
-      if (Math.abs(wait.factor.film - 1) > 0.005) reasons.push({ figure: `× ${wait.factor.film.toFixed(2)}`, text: 'your film against the usual one', overruled: piece.lay.filmUm !== null });
-      if (wait.factor.cover !== 1) reasons.push({ figure: `× ${wait.factor.cover.toFixed(2)}`, text: cure.cover === 'weighted' ? 'a weight lies on it' : 'it is covered or stacked' });
-      if (Math.abs(wait.signShare - 1) > 0.005) reasons.push({ figure: `× ${wait.signShare.toFixed(2)}`, text: 'by what you saw and felt on it', overruled: true });
-      if (wait.factor.air !== 1) reasons.push({ figure: `× ${wait.factor.air.toFixed(2)}`, text: 'a fan moves the air' });
-      reasons.push({ figure: `= × ${wait.factor.total.toFixed(2)}`, text: wait.factor.limited ? 'held within 0.4 and 4, where the model can be trusted' : 'together' });
+      reasons.push({
+        figure: min === max ? `${max} h` : `${min}–${max} h`,
+        text: `${BINDER_WORDS[plan.method.binder.id].inText} at 21 °C and 50 %`,
+      });
+      const deficit = vapourPressureDeficitKpa(plan.lay.room);
+      reasons.push({
+        figure: `× ${wait.factor.room > 99 ? '∞' : wait.factor.room.toFixed(2)}`,
+        text: wait.changing
+          ? 'the room hour by hour, on average over the likely wait'
+          : `this room: its air can take up ${deficit.toFixed(2)} kPa of water, against 1.24 kPa`,
+      });
+      reasons.push({
+        figure: `× ${wait.factor.surface.toFixed(2)}`,
+        text: SURFACE_WORDS[plan.surface.record.id].inText,
+      });
+      if (Math.abs(wait.factor.film - 1) > 0.005)
+        reasons.push({
+          figure: `× ${wait.factor.film.toFixed(2)}`,
+          text: 'your film against the usual one',
+          overruled: piece.lay.filmUm !== null,
+        });
+      if (wait.factor.cover !== 1)
+        reasons.push({
+          figure: `× ${wait.factor.cover.toFixed(2)}`,
+          text: cure.cover === 'weighted' ? 'a weight lies on it' : 'it is covered or stacked',
+        });
+      if (Math.abs(wait.signShare - 1) > 0.005)
+        reasons.push({
+          figure: `× ${wait.signShare.toFixed(2)}`,
+          text: 'by what you saw and felt on it',
+          overruled: true,
+        });
+      if (wait.factor.air !== 1)
+        reasons.push({ figure: `× ${wait.factor.air.toFixed(2)}`, text: 'a fan moves the air' });
+      reasons.push({
+        figure: `= × ${wait.factor.total.toFixed(2)}`,
+        text: wait.factor.limited ? 'held within 0.4 and 4, where the model can be trusted' : 'together',
+      });
     }
     if (wait.floorHours > 0) reasons.push({ figure: `≥ ${wait.floorHours} h`, text: 'floor of this binder' });
   }
-  const cautions: CautionId[] = ['label-first'];
-  if (cold) cautions.unshift('cold-film');
-  if (damp) cautions.unshift('damp-air');
-  if (wait?.warnings.includes('cold-hours')) cautions.unshift('cold-film');
-
   return (
-    <StationLayout specimen={<LandingDrawing optics={stageOptics('laid')} caption={times ? <span style={{ display: 'flex', gap: 8, alignItems: 'center' }}><WetnessMark wetness={times.wetness} /> {WETNESS_WORDS[times.wetness]} under its paper.</span> : 'The print under its paper, drying.'} />}>
+    <StationLayout
+      specimen={
+        <LandingDrawing
+          optics={stageOptics('laid')}
+          caption={
+            times ? (
+              <Marked>
+                <WetnessMark wetness={times.wetness} /> {WETNESS_WORDS[times.wetness]} under its paper.
+              </Marked>
+            ) : (
+              'The print under its paper, drying.'
+            )
+          }
+        />
+      }
+    >
       <Answer stop={cold}>{answer()}</Answer>
-      {wait && wait.safeHours > 0 && <Note>{wait.rule === 'sign' && plan.school?.sign ? plan.school.sign : RULES[wait.rule]}</Note>}
+      {wait && wait.safeHours > 0 && (
+        <Note>
+          {wait.rule === 'sign' && plan.method.school?.sign ? SIGNS_OF_TIME[plan.method.school.sign] : RULES[wait.rule]}
+        </Note>
+      )}
       {wait && wait.safeHours > 0 && <CureScale wait={wait} times={times} now={now} />}
       {wait && wait.safeHours > 0.5 && <DryingPlot wait={wait} times={times} laidAt={piece.lay.laidAt} now={now} />}
-      {wait && !times && <NextRow><Button variant="contained" onClick={() => done('lay', 'laid')} data-testid="laid-now">Laid now: start the clock</Button></NextRow>}
+      {wait && !times && (
+        <NextRow>
+          <Button variant="contained" onClick={() => done({ kind: 'lay' }, 'laid')} data-testid="laid-now">
+            Laid now: start the clock
+          </Button>
+        </NextRow>
+      )}
       {times && !rubbing && now < times.likelyAt && <NotifyButton />}
       {times && !rubbing && wait && wait.rule !== 'label' && wait.rule !== 'oven' && <SignsPart />}
       <Because reasons={reasons} />
       <Part title="Change">
         <Fields>
-          {cure.through === 'typed' && <TemperatureField label="Room temperature" value={cure.temperatureC} onCommit={(value) => value !== null && changeRoom({ temperatureC: value }, 'room temperature')} testId="temperature" />}
-          {cure.through === 'typed' && <PercentField label="Relative humidity" value={cure.humidityPercent} onCommit={(value) => value !== null && changeRoom({ humidityPercent: value }, 'humidity')} testId="humidity" />}
-          <ChoiceField label="It lies" value={cure.cover} options={[{ id: 'open', name: 'Open' }, { id: 'weighted', name: 'Weighted' }, { id: 'covered', name: 'Covered' }]} onCommit={(cover) => change('cure', { cover }, 'how it lies')} />
-          <ChoiceField label="Air" value={cure.air} options={[{ id: 'still', name: 'Still' }, { id: 'fan', name: 'Fan' }]} onCommit={(air) => change('cure', { air }, 'air')} />
-          {wait && wait.floorHours === 0 && !plan.school?.window && wait.safeHours > 0 && <ChoiceField label="Wait" value={cure.school} options={[{ id: 'sign', name: 'By the sign' }, { id: 'clock', name: 'By the clock' }]} onCommit={(school) => change('cure', { school }, 'rule of waiting')} />}
-          <FigureField label="Hours on the label" value={cure.labelHours} unit="h" min={0.1} max={2000} computed="as computed" onCommit={(labelHours) => change('cure', { labelHours }, 'label hours')} hint={cure.labelHours !== null ? 'clear to go back to Fobbet’s figure' : 'overrules the computed time'} testId="label-hours" />
+          {cure.through === 'typed' && (
+            <TemperatureField
+              label="Room temperature"
+              value={cure.temperatureC}
+              onCommit={(value) => value !== null && changeRoom({ temperatureC: value }, 'room temperature')}
+              testId="temperature"
+            />
+          )}
+          {cure.through === 'typed' && (
+            <PercentField
+              label="Relative humidity"
+              value={cure.humidityPercent}
+              onCommit={(value) => value !== null && changeRoom({ humidityPercent: value }, 'humidity')}
+              testId="humidity"
+            />
+          )}
+          <ChoiceField
+            label="It lies"
+            value={cure.cover}
+            options={[
+              { id: 'open', name: 'Open' },
+              { id: 'weighted', name: 'Weighted' },
+              { id: 'covered', name: 'Covered' },
+            ]}
+            onCommit={(cover) => change('cure', { cover }, 'how it lies')}
+          />
+          <ChoiceField
+            label="Air"
+            value={cure.air}
+            options={[
+              { id: 'still', name: 'Still' },
+              { id: 'fan', name: 'Fan' },
+            ]}
+            onCommit={(air) => change('cure', { air }, 'air')}
+          />
+          {wait && wait.floorHours === 0 && !plan.method.school?.window && wait.safeHours > 0 && (
+            <ChoiceField
+              label="Wait"
+              value={cure.school}
+              options={[
+                { id: 'sign', name: 'By the sign' },
+                { id: 'clock', name: 'By the clock' },
+              ]}
+              onCommit={(school) => change('cure', { school }, 'rule of waiting')}
+            />
+          )}
+          <FigureField
+            label="Hours on the label"
+            value={cure.labelHours}
+            unit="h"
+            min={0.1}
+            max={2000}
+            computed="as computed"
+            onCommit={(labelHours) => change('cure', { labelHours }, 'label hours')}
+            hint={cure.labelHours !== null ? 'clear to go back to Fobbet’s figure' : 'overrules the computed time'}
+            testId="label-hours"
+          />
         </Fields>
         <RoomFields />
       </Part>
-      {wait && plan.ovens.length > 0 && wait.safeHours > 1 && <OvenPart />}
+      {wait && plan.cure.ovens.length > 0 && wait.safeHours > 1 && <OvenPart />}
       <DisagreementNotes at="cure" />
       <MissingList station="cure" />
-      <Cautions ids={cautions} />
-      <NextRow><NextLink station="rub" quiet={!times || now < times.earliestAt} /></NextRow>
+      <StationCautions station="cure" />
+      <NextRow>
+        <NextLink station="rub" quiet={!times || now < times.earliestAt} />
+      </NextRow>
     </StationLayout>
   );
 
@@ -103,8 +234,9 @@ export function CureStation() {
     if (cold) return `Do not lay or rub below ${units.temperature(COLDEST_FILM_C)}: the film may never form.`;
     if (rubbing) return 'Cured: rubbing has begun.';
     if (wait.safeHours === 0) return 'No waiting: go on at once.';
-    if (plan.school?.window) return windowAnswer(wait.earliestHours, wait.safeHours);
-    if (!times) return `Wait ${formatDuration(wait.likelyHours)} after laying${wait.safeHours > wait.likelyHours ? `, ${formatDuration(wait.safeHours)} to be safe` : ''}.`;
+    if (plan.method.school?.window) return windowAnswer(wait.earliestHours, wait.safeHours);
+    if (!times)
+      return `Wait ${formatDuration(wait.likelyHours)} after laying${wait.safeHours > wait.likelyHours ? `, ${formatDuration(wait.safeHours)} to be safe` : ''}.`;
     if (now >= times.safeAt) return 'The full time is over: rub.';
     if (now >= times.likelyAt) return 'Start rubbing now, if the sign is right.';
     const lead = damp ? `The air is above ${DAMPEST_PERCENT} %: ` : '';
@@ -113,14 +245,28 @@ export function CureStation() {
 }
 
 /** A window rather than a wait: before it the picture comes along, after it the paper holds. */
-const windowAnswer = (fromHours: number, toHours: number): string => `Peel ${formatDuration(fromHours)} to ${formatDuration(toHours)} after laying: earlier the picture comes along, later the paper holds.`;
+const windowAnswer = (fromHours: number, toHours: number): string =>
+  `Peel ${formatDuration(fromHours)} to ${formatDuration(toHours)} after laying: earlier the picture comes along, later the paper holds.`;
 
 /** Offers the browser's own notification; the page tells in any case while it is open. */
 function NotifyButton() {
   const supported = typeof Notification !== 'undefined';
   const [permission, setPermission] = useState(supported ? Notification.permission : 'denied');
   if (!supported) return null;
-  if (permission === 'granted') return <Note>The browser will tell you when it is time, as long as Fobbet stays open in a tab.</Note>;
-  if (permission === 'denied') return <Note>Notifications are off for this page. Fobbet shows it under Today; a calendar file from the piece’s menu rings on its own.</Note>;
-  return <NextRow><Button variant="outlined" size="small" onClick={() => void Notification.requestPermission().then(setPermission)}>Tell me when it is time</Button></NextRow>;
+  if (permission === 'granted')
+    return <Note>The browser will tell you when it is time, as long as Fobbet stays open in a tab.</Note>;
+  if (permission === 'denied')
+    return (
+      <Note>
+        Notifications are off for this page. Fobbet shows it under Today; a calendar file from the piece’s menu rings on
+        its own.
+      </Note>
+    );
+  return (
+    <NextRow>
+      <Button variant="outlined" size="small" onClick={() => void Notification.requestPermission().then(setPermission)}>
+        Tell me when it is time
+      </Button>
+    </NextRow>
+  );
 }

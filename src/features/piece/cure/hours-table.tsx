@@ -1,14 +1,15 @@
 'use client';
 import { dayBetween } from '@/core/cure';
-import { useStash } from '@/features/shell';
-import { PercentField, TemperatureField } from '@/ui';
+import { useStash } from '@/features/at-hand';
+import { PercentField, TemperatureField, TextButton } from '@/ui';
 import css from './cure.module.css';
 
 /** The room hour by hour, typed over the usual day's curve. */
 export function HoursTable({ day }: { day: { coldestC: number; warmestC: number; humidityPercent: number } }) {
   const { room, changeRoom } = useStash();
   const hours = room.hours ?? dayBetween(day.coldestC, day.warmestC, day.humidityPercent);
-  const set = (hour: number, patch: Partial<(typeof hours)[number]>) => changeRoom({ hours: hours.map((air, index) => (index === hour ? { ...air, ...patch } : air)) });
+  const set = (hour: number, patch: Partial<(typeof hours)[number]>) =>
+    changeRoom({ hours: hours.map((air, index) => (index === hour ? { ...air, ...patch } : air)) });
   return (
     <details className={css.hours}>
       <summary>Hour by hour{room.hours ? ', typed' : ''}</summary>
@@ -16,12 +17,21 @@ export function HoursTable({ day }: { day: { coldestC: number; warmestC: number;
         {hours.map((air, hour) => (
           <div key={hour}>
             <span>{String(hour).padStart(2, '0')}</span>
-            <TemperatureField label="" value={air.temperatureC} onCommit={(temperatureC) => temperatureC !== null && set(hour, { temperatureC })} testId={`hour-${hour}`} />
-            <PercentField label="" value={air.humidityPercent} onCommit={(humidityPercent) => humidityPercent !== null && set(hour, { humidityPercent })} />
+            <TemperatureField
+              label=""
+              value={air.temperatureC}
+              onCommit={(temperatureC) => temperatureC !== null && set(hour, { temperatureC })}
+              testId={`hour-${hour}`}
+            />
+            <PercentField
+              label=""
+              value={air.humidityPercent}
+              onCommit={(humidityPercent) => humidityPercent !== null && set(hour, { humidityPercent })}
+            />
           </div>
         ))}
       </div>
-      {room.hours && <button type="button" className="plain" onClick={() => changeRoom({ hours: null })}>Back to the usual day</button>}
+      {room.hours && <TextButton onClick={() => void changeRoom({ hours: null })}>Back to the usual day</TextButton>}
     </details>
   );
 }

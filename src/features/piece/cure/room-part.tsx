@@ -1,13 +1,15 @@
 'use client';
-import { format } from 'date-fns';
-import { useStash, useSettings } from '@/features/shell';
-import { ChoiceField, Fields, Note, PercentField, TemperatureField } from '@/ui';
+import { useStash } from '@/features/at-hand';
+import { useSettings } from '@/features/shell';
+import { ChoiceField, Fields, Note, PercentField, TemperatureField, dated, TextButton } from '@/ui';
 import { useOpenPiece } from '../piece-context';
 import { HoursTable } from './hours-table';
 
 const USUAL_DAY = { coldestC: 14, warmestC: 20, humidityPercent: 55 };
 
-/** Where the piece's air comes from: one typed figure, or the room's own through time with what is read and a usual day. */
+/**
+ * Where the piece's air comes from: one typed figure, or the room's own through time with what is read and a usual day.
+ */
 export function RoomFields() {
   const { piece, plan, change } = useOpenPiece();
   const { room, changeRoom } = useStash();
@@ -17,20 +19,64 @@ export function RoomFields() {
   const setDay = (patch: Partial<typeof day>) => changeRoom({ day: { ...day, ...patch } });
   const known = room.readings.length > 0 || room.day !== null || room.hours !== null;
   const last = room.readings.at(-1);
+  const afterwards = () => {
+    if (room.hours) return ', then the typed hours';
+    if (room.day) return ', then your usual day';
+    return last ? ', then like the day before' : '';
+  };
   return (
     <>
-      <ChoiceField label="Its air" value={cure.through} options={[{ id: 'typed', name: 'One figure' }, { id: 'room', name: 'The room through time' }]} onCommit={(through) => change('cure', { through }, 'air of the piece')} />
+      <ChoiceField
+        label="Its air"
+        value={cure.through}
+        options={[
+          { id: 'typed', name: 'One figure' },
+          { id: 'room', name: 'The room through time' },
+        ]}
+        onCommit={(through) => change('cure', { through }, 'air of the piece')}
+      />
       {cure.through === 'room' && (
         <>
           <Note>
-            {known ? `Hour by hour${last ? `, read until ${format(last.at, 'EEE HH:mm')}` : ''}${room.hours ? ', then the typed hours' : room.day ? ', then your usual day' : last ? ', then like the day before' : ''}: a cold night counts as one.` : 'Nothing is known of the room yet: type a usual day, or listen to the sensor.'}
-            {!settings.sensor && <> <button type="button" className="plain" onClick={() => changeSettings({ sensor: true })}>Listen to the simulated sensor</button></>}
+            {known
+              ? `Hour by hour${last ? `, read until ${dated(last.at, 'EEE HH:mm')}` : ''}${afterwards()}: a cold night counts as one.`
+              : 'Nothing is known of the room yet: type a usual day, or listen to the sensor.'}
+            {!settings.sensor && (
+              <>
+                {' '}
+                <TextButton onClick={() => changeSettings({ sensor: true })}>Listen to the simulated sensor</TextButton>
+              </>
+            )}
           </Note>
-          {plan.bridged.map((gap) => <Note key={gap.fromAt}>No readings from {format(gap.fromAt, 'EEE HH:mm')} to {format(gap.untilAt, 'EEE HH:mm')}: bridged in a straight line.</Note>)}
+          {plan.cure.bridged.map((gap) => (
+            <Note key={gap.fromAt}>
+              No readings from {dated(gap.fromAt, 'EEE HH:mm')} to {dated(gap.untilAt, 'EEE HH:mm')}: bridged in a
+              straight line.
+            </Note>
+          ))}
           <Fields>
-            <TemperatureField label="Coldest, about six" value={room.day?.coldestC ?? null} computed="not typed" onCommit={(coldestC) => (coldestC === null ? changeRoom({ day: null }) : setDay({ coldestC }))} testId="day-coldest" />
-            <TemperatureField label="Warmest, about fifteen" value={room.day?.warmestC ?? null} computed="not typed" onCommit={(warmestC) => (warmestC === null ? changeRoom({ day: null }) : setDay({ warmestC }))} testId="day-warmest" />
-            <PercentField label="Humidity over the day" value={room.day?.humidityPercent ?? null} computed="not typed" onCommit={(humidityPercent) => (humidityPercent === null ? changeRoom({ day: null }) : setDay({ humidityPercent }))} />
+            <TemperatureField
+              label="Coldest, about six"
+              value={room.day?.coldestC ?? null}
+              computed="not typed"
+              onCommit={(coldestC) => (coldestC === null ? changeRoom({ day: null }) : setDay({ coldestC }))}
+              testId="day-coldest"
+            />
+            <TemperatureField
+              label="Warmest, about fifteen"
+              value={room.day?.warmestC ?? null}
+              computed="not typed"
+              onCommit={(warmestC) => (warmestC === null ? changeRoom({ day: null }) : setDay({ warmestC }))}
+              testId="day-warmest"
+            />
+            <PercentField
+              label="Humidity over the day"
+              value={room.day?.humidityPercent ?? null}
+              computed="not typed"
+              onCommit={(humidityPercent) =>
+                humidityPercent === null ? changeRoom({ day: null }) : setDay({ humidityPercent })
+              }
+            />
           </Fields>
           <HoursTable day={day} />
         </>

@@ -1,14 +1,16 @@
 'use client';
 import { Button } from '@mui/material';
-import { format } from 'date-fns';
 import type { SignId } from '@/core/cure';
-import { Note, Part, useClock } from '@/ui';
+import { Note, Part, useClock, dated, TextButton } from '@/ui';
 import { useOpenPiece } from '../piece-context';
 import css from './cure.module.css';
 
 const SIGNS: readonly { id: SignId; name: string; dry: boolean }[] = [
-  { id: 'translucent', name: 'Paper still translucent', dry: false }, { id: 'cool-edge', name: 'Edge still cool', dry: false }, { id: 'corner-lifts', name: 'Corner lifts', dry: false },
-  { id: 'even', name: 'Evenly opaque', dry: true }, { id: 'corner-holds', name: 'Corner holds', dry: true },
+  { id: 'translucent', name: 'Paper still translucent', dry: false },
+  { id: 'cool-edge', name: 'Edge still cool', dry: false },
+  { id: 'corner-lifts', name: 'Corner lifts', dry: false },
+  { id: 'even', name: 'Evenly opaque', dry: true },
+  { id: 'corner-holds', name: 'Corner holds', dry: true },
 ];
 
 /** What is seen and felt on the piece moves the estimate. */
@@ -16,16 +18,40 @@ export function SignsPart() {
   const { piece, plan, change } = useOpenPiece();
   const clock = useClock();
   const { signs } = piece.cure;
-  const share = plan.cure?.signShare ?? 1;
+  const share = plan.cure.wait?.signShare ?? 1;
   return (
     <Part title="What you see and feel">
       <div className={css.signs}>
-        {SIGNS.map(({ id, name, dry }) => <Button key={id} size="small" variant="outlined" color={dry ? 'success' : 'primary'} onClick={() => change('cure', { signs: [...signs, { id, at: clock() }] }, name.toLowerCase())} data-testid={`sign-${id}`}>{name}</Button>)}
+        {SIGNS.map(({ id, name, dry }) => (
+          <Button
+            key={id}
+            size="small"
+            variant="outlined"
+            color={dry ? 'success' : 'primary'}
+            onClick={() => change('cure', { signs: [...signs, { id, at: clock() }] }, name.toLowerCase())}
+            data-testid={`sign-${id}`}
+          >
+            {name}
+          </Button>
+        ))}
       </div>
       {signs.map((sign, index) => (
-        <Note key={sign.at}>{SIGNS.find(({ id }) => id === sign.id)?.name}, {format(sign.at, 'EEE HH:mm')}. <button type="button" className="plain" onClick={() => change('cure', { signs: signs.filter((_, at) => at !== index) }, 'sign taken back')}>Take it back</button></Note>
+        <Note key={sign.at}>
+          {SIGNS.find(({ id }) => id === sign.id)?.name}, {dated(sign.at, 'EEE HH:mm')}.{' '}
+          <TextButton
+            onClick={() => change('cure', { signs: signs.filter((_, at) => at !== index) }, 'sign taken back')}
+          >
+            Take it back
+          </TextButton>
+        </Note>
       ))}
-      {Math.abs(share - 1) > 0.005 && <Note>By these it needs {share > 1 ? `${Math.round((share - 1) * 100)} % longer` : `${Math.round((1 - share) * 100)} % less`} than the record says.</Note>}
+      {Math.abs(share - 1) > 0.005 && (
+        <Note>
+          By these it needs{' '}
+          {share > 1 ? `${Math.round((share - 1) * 100)} % longer` : `${Math.round((1 - share) * 100)} % less`} than the
+          record says.
+        </Note>
+      )}
     </Part>
   );
 }

@@ -3,12 +3,15 @@ import { useId, useMemo, type ReactNode } from 'react';
 import { rubbedOptics, stageOptics, type Optics } from '@/core/render';
 import type { RectMm } from '@/core/shape';
 import { LookInSvg, landingOrder } from '@/features/look';
-import { useObjectUrl } from '@/features/shell';
+import { useObjectUrl } from '@/features/shelf';
 import { Specimen, useUnits, type SpecimenScale } from '@/ui';
 import { useOpenPiece } from '../piece-context';
 import { rectOf } from './rect-of';
 import { SheetDrawing } from './sheet';
 import { TurnButton } from './turn-button';
+import { SURFACE_WORDS } from '@/words';
+import { useTone } from '../tone-context';
+import css from './drawings.module.css';
 
 interface LandingProps {
   /** What the piece has been through; null shows the bare blank. */
@@ -35,24 +38,61 @@ function Landed({ optics, overlay, caption, painted = false, actions, grips = fa
   const { plan, piece } = useOpenPiece();
   const id = useId();
   const units = useUnits();
-  const { blank } = plan;
+  const {
+    surface: { blank },
+  } = plan;
   const size = blank ?? UNKNOWN_BLANK;
   return (
     <Specimen
-      size={size} grips={grips} side="landing" actions={<>{actions}<TurnButton /></>} caption={blank ? caption : 'The blank is not measured yet: this is a stand-in.'}
-      label={`${piece.name}: ${plan.surface?.name ?? 'blank'}, ${blank ? units.size(size.widthMm, size.heightMm) : 'size unknown'}, as it lands`}
+      size={size}
+      grips={grips}
+      side="landing"
+      actions={
+        <>
+          {actions}
+          <TurnButton />
+        </>
+      }
+      caption={blank ? caption : 'The blank is not measured yet: this is a stand-in.'}
+      label={`${piece.name}: ${plan.surface.record ? SURFACE_WORDS[plan.surface.record.id].name : 'blank'}, ${blank ? units.size(size.widthMm, size.heightMm) : 'size unknown'}, as it lands`}
     >
       {(scale) => (
         <g>
-          {blank && <clipPath id={`${id}-outline`}><path d={blank.path} clipRule="evenodd" /></clipPath>}
-          {blank && plan.look
-            ? <g clipPath={`url(#${id}-outline)`}><Look optics={optics} pxPerMm={scale.pxPerMm} /></g>
-            : <rect width={size.widthMm} height={size.heightMm} fill="var(--sheet)" />}
+          {blank && (
+            <clipPath id={`${id}-outline`}>
+              <path d={blank.path} clipRule="evenodd" />
+            </clipPath>
+          )}
+          {blank && plan.surface.look ? (
+            <g clipPath={`url(#${id}-outline)`}>
+              <Look optics={optics} pxPerMm={scale.pxPerMm} />
+            </g>
+          ) : (
+            <rect width={size.widthMm} height={size.heightMm} fill="var(--sheet)" />
+          )}
           {painted && <Traced />}
-          {blank
-            ? <path d={blank.path} fill="none" stroke="var(--ink)" strokeWidth={1.2} vectorEffect="non-scaling-stroke" />
-            : <rect width={size.widthMm} height={size.heightMm} fill="none" stroke="var(--ink)" strokeDasharray="6 5" vectorEffect="non-scaling-stroke" />}
-          {blank?.folds.map((fold, index) => <line key={index} {...fold} stroke="#1E2126" strokeWidth={1} strokeDasharray="4 4" vectorEffect="non-scaling-stroke" />)}
+          {blank ? (
+            <path d={blank.path} fill="none" stroke="var(--ink)" strokeWidth={1.2} vectorEffect="non-scaling-stroke" />
+          ) : (
+            <rect
+              width={size.widthMm}
+              height={size.heightMm}
+              fill="none"
+              stroke="var(--ink)"
+              strokeDasharray="6 5"
+              vectorEffect="non-scaling-stroke"
+            />
+          )}
+          {blank?.folds.map((fold, index) => (
+            <line
+              key={index}
+              {...fold}
+              stroke="#1E2126"
+              strokeWidth={1}
+              strokeDasharray="4 4"
+              vectorEffect="non-scaling-stroke"
+            />
+          ))}
           {overlay?.(scale)}
         </g>
       )}
@@ -61,17 +101,47 @@ function Landed({ optics, overlay, caption, painted = false, actions, grips = fa
 }
 
 function Look({ optics, pxPerMm }: { optics: Optics | null; pxPerMm: number }) {
-  const { plan, piece, picture, moved, tone } = useOpenPiece();
-  const { look, blank, print, binder } = plan;
+  const { plan, piece, picture, moved } = useOpenPiece();
+  const { tone } = useTone();
+  const {
+    surface: { look, blank, print },
+    method: { binder },
+  } = plan;
   const scale = Math.round(pxPerMm * 100) / 100;
   // The plan is made anew with every look at the clock: only what the drawing rests on counts.
-  const key = JSON.stringify([look, blank?.path, print?.rect, print?.picture, print?.crop, binder?.id, binder?.tonerKept, piece.picture.turns, piece.picture.straightenDeg, piece.seal.sheen, optics, scale]);
+  const key = JSON.stringify([
+    look,
+    blank?.path,
+    print?.rect,
+    print?.picture,
+    print?.crop,
+    binder?.id,
+    binder?.tonerKept,
+    piece.picture.turns,
+    piece.picture.straightenDeg,
+    piece.seal.sheen,
+    optics,
+    scale,
+  ]);
   const order = useMemo(
-    () => landingOrder({ job: piece, plan, picture, layers: moved, tone, optics: optics ?? BARE, pxPerMm: scale }, optics !== null),
+    () =>
+      landingOrder(
+        { job: piece, plan, picture, layers: moved, tone, optics: optics ?? BARE, pxPerMm: scale },
+        optics !== null,
+      ),
     // eslint-disable-next-line react-hooks/exhaustive-deps
     [key, tone, moved, picture?.id],
   );
-  return <LookInSvg order={order} xMm={0} yMm={0} widthMm={blank?.widthMm ?? 0} heightMm={blank?.heightMm ?? 0} testId="look" />;
+  return (
+    <LookInSvg
+      order={order}
+      xMm={0}
+      yMm={0}
+      widthMm={blank?.widthMm ?? 0}
+      heightMm={blank?.heightMm ?? 0}
+      testId="look"
+    />
+  );
 }
 
 /** Traced layers, painted on. */
@@ -79,9 +149,15 @@ export function Traced() {
   const { layers } = useOpenPiece();
   return (
     <g>
-      {layers.filter(({ layer }) => layer.mode === 'trace').map(({ layer, drawn }) => (drawn.kind === 'text'
-        ? <path key={layer.id} d={drawn.path} fill={drawn.colour} />
-        : <TracedPicture key={layer.id} file={drawn.file} box={drawn.box} />))}
+      {layers
+        .filter(({ layer }) => layer.mode === 'trace')
+        .map(({ layer, drawn }) =>
+          drawn.kind === 'text' ? (
+            <path key={layer.id} d={drawn.path} fill={drawn.colour} />
+          ) : (
+            <TracedPicture key={layer.id} file={drawn.file} box={drawn.box} />
+          ),
+        )}
     </g>
   );
 }
@@ -89,11 +165,14 @@ export function Traced() {
 /** A drawing that is traced: its lines, on the piece. */
 function TracedPicture({ file, box }: { file: Blob; box: RectMm }) {
   const url = useObjectUrl(file);
-  return url ? <image href={url} {...rectOf(box)} preserveAspectRatio="none" style={{ mixBlendMode: 'multiply' }} /> : null;
+  return url ? <image href={url} {...rectOf(box)} preserveAspectRatio="none" className={css.traced} /> : null;
 }
 
 /** The state a piece is in now, by what was done to it. */
-export function opticsNow(piece: { lay: { laidAt: number | null }; rub: { done: readonly unknown[]; finishedAt: number | null } }, passes: number): Optics {
+export function opticsNow(
+  piece: { lay: { laidAt: number | null }; rub: { done: readonly unknown[]; finishedAt: number | null } },
+  passes: number,
+): Optics {
   const finished = piece.rub.finishedAt !== null || (passes > 0 && piece.rub.done.length >= passes);
   if (finished) return stageOptics('matte');
   return rubbedOptics(passes === 0 ? 0 : piece.rub.done.length / passes);

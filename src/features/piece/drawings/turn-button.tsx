@@ -7,7 +7,13 @@ import { useOpenPiece } from '../piece-context';
 export function TurnButton() {
   const { side, turnOver } = useOpenPiece();
   return (
-    <Button size="small" variant="text" startIcon={<FlipHorizontal2 size={16} />} onClick={turnOver} data-testid="turn-over">
+    <Button
+      size="small"
+      variant="text"
+      startIcon={<FlipHorizontal2 size={16} />}
+      onClick={turnOver}
+      data-testid="turn-over"
+    >
       {side === 'landing' ? 'Show as printed' : 'Show as it lands'}&ensp;<kbd>M</kbd>
     </Button>
   );

@@ -10,26 +10,80 @@ const LABEL_PX = 12.5;
 const HEAD_PX = 8;
 const DISC_PX = 9;
 
-/** The coat's outline, where to pour, scraping strokes in their order, centre lines, and how far the print lies from each edge. */
+/**
+ * The coat's outline, where to pour, scraping strokes in their order, centre lines, and how far the print lies from
+ * each edge.
+ */
 export function GuideOverlay({ pxPerMm }: SpecimenScale) {
   const { plan, piece } = useOpenPiece();
   const units = useUnits();
-  const { print, lay, blank, surface, binder } = plan;
+  const {
+    surface: { print, blank, record: surface },
+    lay: { laying: lay },
+    method: { binder },
+  } = plan;
   if (!lay || !print || !blank || !surface) return null;
   const { landed } = print.formed;
-  const guide = piece.lay.laidAt === null && binder?.id !== 'none' ? layingGuide(blank, landed, surface) : null;
+  const guide = piece.lay.laidAt === null && binder?.wet !== false ? layingGuide(blank, landed, surface) : null;
   const px = 1 / pxPerMm;
   return (
     <g fill="none">
-      {guide?.support && <rect x={guide.support.xMm} y={guide.support.yMm} width={guide.support.widthMm} height={guide.support.heightMm} stroke={INK} strokeWidth={1} strokeDasharray="2 4" vectorEffect="non-scaling-stroke" />}
-      <path d={lay.coat.outline.map(ringPath).join(' ')} stroke={WET} strokeWidth={1.8} strokeDasharray="7 5" vectorEffect="non-scaling-stroke" />
+      {guide?.support && (
+        <rect
+          x={guide.support.xMm}
+          y={guide.support.yMm}
+          width={guide.support.widthMm}
+          height={guide.support.heightMm}
+          stroke={INK}
+          strokeWidth={1}
+          strokeDasharray="2 4"
+          vectorEffect="non-scaling-stroke"
+        />
+      )}
+      <path
+        d={lay.coat.outline.map(ringPath).join(' ')}
+        stroke={WET}
+        strokeWidth={1.8}
+        strokeDasharray="7 5"
+        vectorEffect="non-scaling-stroke"
+      />
       <path d={landed.map(ringPath).join(' ')} stroke={INK} strokeWidth={1.4} vectorEffect="non-scaling-stroke" />
       {guide?.blocks.map((block, index) => (
         <g key={index}>
-          {block.creases.map((line, at) => <line key={at} {...line} stroke={INK} strokeWidth={1} strokeDasharray="10 3 2 3" strokeOpacity={0.7} vectorEffect="non-scaling-stroke" />)}
-          {block.scrapes.map((stroke) => <Stroke key={stroke.order} stroke={stroke} px={px} />)}
-          <circle cx={block.pour.xMm} cy={block.pour.yMm} r={Math.max(block.pour.radiusMm, 5 * px)} fill={WET} fillOpacity={0.35} />
-          {block.holds.map((point, at) => <circle key={at} cx={point.xMm} cy={point.yMm} r={6 * px} stroke="#0B665E" strokeWidth={2.5} vectorEffect="non-scaling-stroke" fill="#fff" fillOpacity={0.6} />)}
+          {block.creases.map((line, at) => (
+            <line
+              key={at}
+              {...line}
+              stroke={INK}
+              strokeWidth={1}
+              strokeDasharray="10 3 2 3"
+              strokeOpacity={0.7}
+              vectorEffect="non-scaling-stroke"
+            />
+          ))}
+          {block.scrapes.map((stroke) => (
+            <Stroke key={stroke.order} stroke={stroke} px={px} />
+          ))}
+          <circle
+            cx={block.pour.xMm}
+            cy={block.pour.yMm}
+            r={Math.max(block.pour.radiusMm, 5 * px)}
+            fill={WET}
+            fillOpacity={0.35}
+          />
+          {block.holds.map((point, at) => (
+            <circle
+              key={at}
+              cx={point.xMm}
+              cy={point.yMm}
+              r={6 * px}
+              stroke="#0B665E"
+              strokeWidth={2.5}
+              vectorEffect="non-scaling-stroke"
+              fill="#fff"
+              fillOpacity={0.6}
+            />
+          ))}
         </g>
       ))}
       {guide?.offsets.map(({ edge, mm, line }) => {
@@ -37,7 +91,19 @@ export function GuideOverlay({ pxPerMm }: SpecimenScale) {
         return (
           <g key={edge}>
             <line {...line} stroke={INK} strokeWidth={1.2} vectorEffect="non-scaling-stroke" />
-            <text x={(line.x1 + line.x2) / 2 + (across ? 0 : 5 * px)} y={(line.y1 + line.y2) / 2 - (across ? 5 * px : -4 * px)} textAnchor={across ? 'middle' : 'start'} fontSize={LABEL_PX * px} fill={INK} stroke="#fff" strokeWidth={3 * px} paintOrder="stroke" fontWeight={600}>{units.length(mm)}</text>
+            <text
+              x={(line.x1 + line.x2) / 2 + (across ? 0 : 5 * px)}
+              y={(line.y1 + line.y2) / 2 - (across ? 5 * px : -4 * px)}
+              textAnchor={across ? 'middle' : 'start'}
+              fontSize={LABEL_PX * px}
+              fill={INK}
+              stroke="#fff"
+              strokeWidth={3 * px}
+              paintOrder="stroke"
+              fontWeight={600}
+            >
+              {units.length(mm)}
+            </text>
           </g>
         );
       })}
@@ -45,15 +111,30 @@ export function GuideOverlay({ pxPerMm }: SpecimenScale) {
   );
 }
 
-function Stroke({ stroke: { x1, y1, x2, y2, order }, px }: { stroke: { x1: number; y1: number; x2: number; y2: number; order: number }; px: number }) {
+function Stroke({
+  stroke: { x1, y1, x2, y2, order },
+  px,
+}: {
+  stroke: { x1: number; y1: number; x2: number; y2: number; order: number };
+  px: number;
+}) {
   const heading = Math.atan2(y2 - y1, x2 - x1);
-  const barb = (turn: number) => `L${x2 - HEAD_PX * px * Math.cos(heading + turn)} ${y2 - HEAD_PX * px * Math.sin(heading + turn)}`;
+  const barb = (turn: number) =>
+    `L${x2 - HEAD_PX * px * Math.cos(heading + turn)} ${y2 - HEAD_PX * px * Math.sin(heading + turn)}`;
   const [nx, ny] = [x1 + (x2 - x1) * 0.62, y1 + (y2 - y1) * 0.62];
   return (
     <g>
-      <path d={`M${x1} ${y1} L${x2} ${y2} ${barb(0.5)} M${x2} ${y2} ${barb(-0.5)}`} stroke={WET} strokeWidth={2} strokeLinecap="round" vectorEffect="non-scaling-stroke" />
+      <path
+        d={`M${x1} ${y1} L${x2} ${y2} ${barb(0.5)} M${x2} ${y2} ${barb(-0.5)}`}
+        stroke={WET}
+        strokeWidth={2}
+        strokeLinecap="round"
+        vectorEffect="non-scaling-stroke"
+      />
       <circle cx={nx} cy={ny} r={DISC_PX * px} fill={WET} />
-      <text x={nx} y={ny + 4.4 * px} textAnchor="middle" fontSize={LABEL_PX * px} fontWeight={700} fill="#fff">{order}</text>
+      <text x={nx} y={ny + 4.4 * px} textAnchor="middle" fontSize={LABEL_PX * px} fontWeight={700} fill="#fff">
+        {order}
+      </text>
     </g>
   );
 }

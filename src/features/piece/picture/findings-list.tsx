@@ -1,43 +1,91 @@
 'use client';
 import { Button } from '@mui/material';
 import { CircleAlert, CircleCheck, Eye, Search } from 'lucide-react';
-import type { Finding, FindingId } from '@/core/plan';
-import { Note, Part, sentenceFor, useUnits } from '@/ui';
+import { isPlaced, type Finding, type FindingId } from '@/core/findings';
+import { Note, Part, useUnits } from '@/ui';
+import { findingFigure, findingWords, lowerFirst, remedyWords, sentenceFor } from '@/words';
 import { useOpenPiece } from '../piece-context';
 import type { PictureFindings } from '../use-analysis';
 import css from './picture.module.css';
 
 const ICONS = { act: CircleAlert, watch: Eye, good: CircleCheck } as const;
 const WORDS = { act: 'Spoils it:', watch: 'Will show:', good: 'Good:' } as const;
-/** Findings that lie somewhere in the picture. */
-const PLACED: readonly FindingId[] = ['show-through', 'dark', 'faint', 'overlook', 'ghost'];
-
 /** What the pixels say, the worst first, each with what can be done about it at one press. */
-export function FindingsList({ found, shownId, onShow }: { found: PictureFindings; shownId: FindingId | null; onShow: (id: FindingId | null) => void }) {
+export function FindingsList({
+  found,
+  shownId,
+  onShow,
+}: {
+  found: PictureFindings;
+  shownId: FindingId | null;
+  onShow: (id: FindingId | null) => void;
+}) {
   const { changeAll } = useOpenPiece();
   const units = useUnits();
   const { findings, progress, busy, failure, analysis } = found;
   return (
     <Part title="What the pixels say">
-      {!analysis && busy && <Note>{progress === 0 ? 'Reading the whole picture …' : `Reading the whole picture: ${Math.round(progress * 100)} %`}</Note>}
+      {!analysis && busy && (
+        <Note>
+          {progress === 0
+            ? 'Reading the whole picture …'
+            : `Reading the whole picture: ${Math.round(progress * 100)} %`}
+        </Note>
+      )}
       {failure && <Note>{sentenceFor(failure, units)}</Note>}
       <ul className={css.findings} data-testid="findings" aria-busy={busy}>
-        {findings.map((finding) => <FindingRow key={finding.id} finding={finding} shown={finding.id === shownId} onShow={() => onShow(finding.id === shownId ? null : finding.id)} onPress={(patch, label) => changeAll(patch, label.toLowerCase())} />)}
+        {findings.map((finding) => (
+          <FindingRow
+            key={finding.id}
+            finding={finding}
+            shown={finding.id === shownId}
+            onShow={() => onShow(finding.id === shownId ? null : finding.id)}
+            onPress={(patch, label) => changeAll(patch, label)}
+          />
+        ))}
       </ul>
     </Part>
   );
 }
 
-function FindingRow({ finding, shown, onShow, onPress }: { finding: Finding; shown: boolean; onShow: () => void; onPress: (patch: Finding['remedies'][number]['patch'], label: string) => void }) {
+function FindingRow({
+  finding,
+  shown,
+  onShow,
+  onPress,
+}: {
+  finding: Finding;
+  shown: boolean;
+  onShow: () => void;
+  onPress: (patch: Finding['remedies'][number]['patch'], label: string) => void;
+}) {
   const Icon = ICONS[finding.weight];
   return (
     <li data-finding={finding.id} data-weight={finding.weight}>
       <Icon size={18} aria-label={WORDS[finding.weight]} className={css.weight} />
-      <span className={css.figure}>{finding.figure}</span>
+      <span className={css.figure}>{findingFigure(finding.figure)}</span>
       <div>
-        <span>{finding.text}</span>
-        {PLACED.includes(finding.id) && <button type="button" className={css.where} aria-pressed={shown} onClick={onShow}><Search size={13} aria-hidden /> {shown ? 'Hide' : 'Where'}</button>}
-        {finding.remedies.length > 0 && <div className={css.remedies}>{finding.remedies.map(({ id, label, patch }) => <Button key={id} size="small" variant="outlined" data-remedy={id} onClick={() => onPress(patch, label)}>{label}</Button>)}</div>}
+        <span>{findingWords(finding.fact).text}</span>
+        {isPlaced(finding) && (
+          <button type="button" className={css.where} aria-pressed={shown} onClick={onShow}>
+            <Search size={13} aria-hidden /> {shown ? 'Hide' : 'Where'}
+          </button>
+        )}
+        {finding.remedies.length > 0 && (
+          <div className={css.remedies}>
+            {finding.remedies.map((remedy) => (
+              <Button
+                key={remedy.id}
+                size="small"
+                variant="outlined"
+                data-remedy={remedy.id}
+                onClick={() => onPress(remedy.patch, lowerFirst(remedyWords(remedy)))}
+              >
+                {remedyWords(remedy)}
+              </Button>
+            ))}
+          </div>
+        )}
       </div>
     </li>
   );

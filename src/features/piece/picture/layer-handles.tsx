@@ -9,13 +9,36 @@ export function LayerHandles({ pxPerMm }: { pxPerMm: number }) {
   const { layers, keep } = useLayerChanges();
   return (
     <g>
-      <g opacity={0.75}><Traced /></g>
+      <g opacity={0.75}>
+        <Traced />
+      </g>
       {layers.map((layer) => (
         <g key={layer.id}>
-          <rect {...rectOf(layer.box)} fill="none" stroke="#5B2D5E" strokeDasharray={layer.mode === 'trace' ? '2 4' : '6 4'} vectorEffect="non-scaling-stroke" />
-          {layer.kind === 'text'
-            ? <Handle at={layer} label={`Move “${layer.text}”`} pxPerMm={pxPerMm} onDrop={({ xMm, yMm }) => void keep({ ...layer, xMm, yMm }, 'place of the letters')} testId="lettering-handle" />
-            : <Handle at={layer.box} label="Move the picture" pxPerMm={pxPerMm} onDrop={({ xMm, yMm }) => void keep({ ...layer, box: { ...layer.box, xMm, yMm } }, 'place of the picture')} />}
+          <rect
+            {...rectOf(layer.box)}
+            fill="none"
+            stroke="#5B2D5E"
+            strokeDasharray={layer.mode === 'trace' ? '2 4' : '6 4'}
+            vectorEffect="non-scaling-stroke"
+          />
+          {layer.kind === 'text' ? (
+            <Handle
+              at={layer}
+              label={`Move “${layer.text}”`}
+              pxPerMm={pxPerMm}
+              onDrop={({ xMm, yMm }) => void keep({ ...layer, xMm, yMm }, 'place of the letters')}
+              testId="lettering-handle"
+            />
+          ) : (
+            <Handle
+              at={layer.box}
+              label="Move the picture"
+              pxPerMm={pxPerMm}
+              onDrop={({ xMm, yMm }) =>
+                void keep({ ...layer, box: { ...layer.box, xMm, yMm } }, 'place of the picture')
+              }
+            />
+          )}
         </g>
       ))}
     </g>

@@ -2,28 +2,35 @@
 import { Button, LinearProgress } from '@mui/material';
 import { ImageUp } from 'lucide-react';
 import { useEffect, useRef } from 'react';
-import { useDropzone } from 'react-dropzone';
-import { FileButton } from '@/ui';
+import { useFileDrop } from '@/ui';
 import type { PictureTaking } from '../use-take-picture';
+import { PicturePick } from './picture-pick';
 import css from './picture.module.css';
-
-/** A frame that takes one dropped file of any kind: what it is, its content says, not its name. */
-export const useDropFrame = (taking: PictureTaking) =>
-  useDropzone({ multiple: false, noClick: true, noKeyboard: true, onDrop: ([file]) => file && taking.take(file) });
 
 /** The empty station: a picture-sized frame to drop on, or the picture while it is read. */
 export function PictureDrop({ taking }: { taking: PictureTaking }) {
-  const { getRootProps, isDragActive } = useDropFrame(taking);
+  const { frame, over } = useFileDrop(taking.take);
   return (
-    <div {...getRootProps()} className={css.drop} data-active={isDragActive}>
-      {taking.first ? <FirstPreview bitmap={taking.first} /> : taking.busy ? <p>Reading the picture …</p> : (
+    <div {...frame} className={css.drop} data-active={over}>
+      {taking.first ? (
+        <FirstPreview bitmap={taking.first} />
+      ) : taking.busy ? (
+        <p>Reading the picture …</p>
+      ) : (
         <>
           <ImageUp size={44} strokeWidth={1.3} aria-hidden />
           <p>Drop a picture here</p>
           <PicturePick taking={taking} label="Choose a picture" prominent />
         </>
       )}
-      {taking.busy && <div className={css.progress}><LinearProgress aria-label="Reading the picture" /><Button size="small" onClick={taking.cancel}>Stop</Button></div>}
+      {taking.busy && (
+        <div className={css.progress}>
+          <LinearProgress aria-label="Reading the picture" />
+          <Button size="small" onClick={taking.cancel}>
+            Stop
+          </Button>
+        </div>
+      )}
     </div>
   );
 }
@@ -33,9 +40,13 @@ function FirstPreview({ bitmap }: { bitmap: ImageBitmap }) {
   useEffect(() => {
     canvas.current?.getContext('2d')?.drawImage(bitmap, 0, 0);
   }, [bitmap]);
-  return <canvas ref={canvas} width={bitmap.width} height={bitmap.height} className={css.first} data-testid="first-preview" />;
+  return (
+    <canvas
+      ref={canvas}
+      width={bitmap.width}
+      height={bitmap.height}
+      className={css.first}
+      data-testid="first-preview"
+    />
+  );
 }
-
-export const PicturePick = ({ taking, label, prominent = false }: { taking: PictureTaking; label: string; prominent?: boolean }) => (
-  <FileButton accept="image/jpeg,image/png,image/webp" onFile={taking.take} variant={prominent ? 'contained' : 'outlined'} size={prominent ? 'large' : 'small'}>{label}</FileButton>
-);

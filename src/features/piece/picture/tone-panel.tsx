@@ -6,54 +6,192 @@ import { equalData } from '@/core/shared';
 import { ChoiceField, LengthField, Part } from '@/ui';
 import { useOpenPiece } from '../piece-context';
 import css from './picture.module.css';
+import { useTone } from '../tone-context';
 
 type Amount = 'lightness' | 'contrast' | 'gamma' | 'warmth' | 'compensate';
-const SLIDERS: readonly { key: Amount; name: string; min: number; max: number; step: number; show: (value: number) => string }[] = [
-  { key: 'compensate', name: 'Compensate for surface and binder', min: 0, max: 100, step: 5, show: (value) => `${value} %` },
+const SLIDERS: readonly {
+  key: Amount;
+  name: string;
+  min: number;
+  max: number;
+  step: number;
+  show: (value: number) => string;
+}[] = [
+  {
+    key: 'compensate',
+    name: 'Compensate for surface and binder',
+    min: 0,
+    max: 100,
+    step: 5,
+    show: (value) => `${value} %`,
+  },
   { key: 'lightness', name: 'Lightness', min: -100, max: 100, step: 1, show: (value) => String(value) },
   { key: 'contrast', name: 'Contrast', min: -100, max: 100, step: 1, show: (value) => String(value) },
   { key: 'gamma', name: 'Midtones', min: 0.3, max: 3, step: 0.05, show: (value) => value.toFixed(2) },
   { key: 'warmth', name: 'Warmth', min: -100, max: 100, step: 1, show: (value) => String(value) },
 ];
-const CHANNELS = [{ key: 'red', name: 'Red' }, { key: 'green', name: 'Green' }, { key: 'blue', name: 'Blue' }] as const;
-const FADES: { id: FadeForm; name: string }[] = [{ id: 'none', name: 'None' }, { id: 'rectangle', name: 'Soft' }, { id: 'oval', name: 'Oval' }, { id: 'ragged', name: 'Ragged' }];
+const CHANNELS = [
+  { key: 'red', name: 'Red' },
+  { key: 'green', name: 'Green' },
+  { key: 'blue', name: 'Blue' },
+] as const;
+const FADES: { id: FadeForm; name: string }[] = [
+  { id: 'none', name: 'None' },
+  { id: 'rectangle', name: 'Soft' },
+  { id: 'oval', name: 'Oval' },
+  { id: 'ragged', name: 'Ragged' },
+];
 const GREY = { red: 0.3, green: 0.59, blue: 0.11 };
 
 /** Sliders that answer at once on the specimen, and are kept when they are let go. */
 export function TonePanel({ onTouch }: { onTouch: () => void }) {
-  const { piece, tone, tryTone, change } = useOpenPiece();
+  const { piece, change } = useOpenPiece();
+  const { tone, tryTone } = useTone();
   const plain = equalData(piece.picture.tone, PLAIN_TONE);
-  const set = (patch: Partial<Tone>, label: string) => { tryTone(null); change('picture', { tone: { ...piece.picture.tone, ...patch } }, label); };
-  const move = (patch: Partial<Tone>) => { onTouch(); tryTone({ ...tone, ...patch }); };
+  const set = (patch: Partial<Tone>, label: string) => {
+    tryTone(null);
+    change('picture', { tone: { ...piece.picture.tone, ...patch } }, label);
+  };
+  const move = (patch: Partial<Tone>) => {
+    onTouch();
+    tryTone({ ...tone, ...patch });
+  };
   return (
     <Part title="Tone">
       <div className={css.sliders}>
-        {SLIDERS.filter(({ key }) => key !== 'warmth' || tone.mono === null).map(({ key, name, min, max, step, show }) => (
-          <ToneSlider key={key} name={name} value={tone[key]} min={min} max={max} step={step} show={show} neutral={PLAIN_TONE[key]} onMove={(value) => move({ [key]: value })} onKeep={(value) => set({ [key]: value }, name.toLowerCase())} testId={`tone-${key}`} />
-        ))}
+        {SLIDERS.filter(({ key }) => key !== 'warmth' || tone.mono === null).map(
+          ({ key, name, min, max, step, show }) => (
+            <ToneSlider
+              key={key}
+              name={name}
+              value={tone[key]}
+              min={min}
+              max={max}
+              step={step}
+              show={show}
+              neutral={PLAIN_TONE[key]}
+              onMove={(value) => move({ [key]: value })}
+              onKeep={(value) => set({ [key]: value }, name.toLowerCase())}
+              testId={`tone-${key}`}
+            />
+          ),
+        )}
       </div>
       <div className={css.toneChoices}>
-        <ChoiceField label="Colour" value={tone.mono ? 'grey' : 'colour'} options={[{ id: 'colour', name: 'In colour' }, { id: 'grey', name: 'Black and white' }]} onCommit={(id) => set({ mono: id === 'grey' ? GREY : null }, id === 'grey' ? 'black and white' : 'in colour')} />
-        {tone.mono && <div className={css.sliders}>{CHANNELS.map(({ key, name }) => <ToneSlider key={key} name={`${name} in the grey`} value={tone.mono?.[key] ?? 0} min={0} max={1} step={0.01} show={(value) => `${Math.round(value * 100)} %`} neutral={GREY[key]} onMove={(value) => move({ mono: { ...GREY, ...tone.mono, [key]: value } })} onKeep={(value) => set({ mono: { ...GREY, ...piece.picture.tone.mono, [key]: value } }, `${name.toLowerCase()} in the grey`)} testId={`mono-${key}`} />)}</div>}
-        <ChoiceField label="Edge of the picture" value={tone.fade} options={FADES} onCommit={(fade) => { onTouch(); set({ fade }, 'edge of the picture'); }} />
-        {tone.fade !== 'none' && <LengthField small label="Edge runs out over" value={tone.fadeMm} minMm={1} maxMm={300} onCommit={(fadeMm) => fadeMm !== null && set({ fadeMm }, 'width of the edge')} testId="fade-width" />}
-        {!plain && <Button size="small" variant="text" onClick={() => { tryTone(null); change('picture', { tone: PLAIN_TONE }, 'tone as it came'); }}>Tone as it came</Button>}
+        <ChoiceField
+          label="Colour"
+          value={tone.mono ? 'grey' : 'colour'}
+          options={[
+            { id: 'colour', name: 'In colour' },
+            { id: 'grey', name: 'Black and white' },
+          ]}
+          onCommit={(id) => set({ mono: id === 'grey' ? GREY : null }, id === 'grey' ? 'black and white' : 'in colour')}
+        />
+        {tone.mono && (
+          <div className={css.sliders}>
+            {CHANNELS.map(({ key, name }) => (
+              <ToneSlider
+                key={key}
+                name={`${name} in the grey`}
+                value={tone.mono?.[key] ?? 0}
+                min={0}
+                max={1}
+                step={0.01}
+                show={(value) => `${Math.round(value * 100)} %`}
+                neutral={GREY[key]}
+                onMove={(value) => move({ mono: { ...GREY, ...tone.mono, [key]: value } })}
+                onKeep={(value) =>
+                  set(
+                    { mono: { ...GREY, ...piece.picture.tone.mono, [key]: value } },
+                    `${name.toLowerCase()} in the grey`,
+                  )
+                }
+                testId={`mono-${key}`}
+              />
+            ))}
+          </div>
+        )}
+        <ChoiceField
+          label="Edge of the picture"
+          value={tone.fade}
+          options={FADES}
+          onCommit={(fade) => {
+            onTouch();
+            set({ fade }, 'edge of the picture');
+          }}
+        />
+        {tone.fade !== 'none' && (
+          <LengthField
+            small
+            label="Edge runs out over"
+            value={tone.fadeMm}
+            minMm={1}
+            maxMm={300}
+            onCommit={(fadeMm) => fadeMm !== null && set({ fadeMm }, 'width of the edge')}
+            testId="fade-width"
+          />
+        )}
+        {!plain && (
+          <Button
+            size="small"
+            variant="text"
+            onClick={() => {
+              tryTone(null);
+              change('picture', { tone: PLAIN_TONE }, 'tone as it came');
+            }}
+          >
+            Tone as it came
+          </Button>
+        )}
       </div>
     </Part>
   );
 }
 
-interface ToneSliderProps { name: string; value: number; min: number; max: number; step: number; show: (value: number) => string; neutral: number; onMove: (value: number) => void; onKeep: (value: number) => void; testId: string }
+interface ToneSliderProps {
+  name: string;
+  value: number;
+  min: number;
+  max: number;
+  step: number;
+  show: (value: number) => string;
+  neutral: number;
+  onMove: (value: number) => void;
+  onKeep: (value: number) => void;
+  testId: string;
+}
 
 function ToneSlider({ name, value, min, max, step, show, neutral, onMove, onKeep, testId }: ToneSliderProps) {
   const id = useId();
   const [moving, setMoving] = useState<number | null>(null);
   return (
     <>
-      <label id={id} className={css.sliderName}>{name}</label>
-      <Slider size="small" value={moving ?? value} min={min} max={max} step={step} track={false} marks={[{ value: neutral }]} aria-labelledby={id} getAriaValueText={show} data-testid={testId}
-        onChange={(_, next) => { setMoving(next); onMove(next); }} onChangeCommitted={(_, next) => { setMoving(null); onKeep(next); }} />
-      <output className={css.sliderValue} data-changed={value !== neutral}>{show(moving ?? value)}</output>
+      <label id={id} className={css.sliderName}>
+        {name}
+      </label>
+      <Slider
+        size="small"
+        value={moving ?? value}
+        min={min}
+        max={max}
+        step={step}
+        track={false}
+        marks={[{ value: neutral }]}
+        aria-labelledby={id}
+        getAriaValueText={show}
+        data-testid={testId}
+        onChange={(_, next) => {
+          setMoving(next);
+          onMove(next);
+        }}
+        onChangeCommitted={(_, next) => {
+          setMoving(null);
+          onKeep(next);
+        }}
+      />
+      <output className={css.sliderValue} data-changed={value !== neutral}>
+        {show(moving ?? value)}
+      </output>
     </>
   );
 }

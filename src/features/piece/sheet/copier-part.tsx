@@ -2,7 +2,8 @@
 import { useState } from 'react';
 import { copierPlan, pagesThatHold } from '@/core/sheet';
 import type { SizeMm } from '@/core/shape';
-import { Fields, LengthField, Note, Wide, sentenceFor, useUnits } from '@/ui';
+import { Fields, LengthField, Note, Wide, useUnits } from '@/ui';
+import { sentenceFor } from '@/words';
 import css from './sheet.module.css';
 
 /** For those who bring a paper original to the copier: at how many percent. */
@@ -16,12 +17,27 @@ export function CopierPart({ print }: { print: SizeMm }) {
     <details className={css.more}>
       <summary>From a paper original, at the copier</summary>
       <Fields>
-        <LengthField label="Width of the original" value={originalMm} minMm={5} clearable onCommit={setOriginalMm} testId="original-width" />
+        <LengthField
+          label="Width of the original"
+          value={originalMm}
+          minMm={5}
+          clearable
+          onCommit={setOriginalMm}
+          testId="original-width"
+        />
         <Wide>
-          <Note>{plan === null ? `The print is ${units.length(printMm)} wide: measure the same stretch on the original.`
-            : !plan.ok ? sentenceFor(plan.error, units)
-              : `Copy at ${plan.value.passes.map((percent) => `${percent} %`).join(', then that copy at ')}: it comes out ${units.length(plan.value.resultMm)} wide. Switch the copier’s mirror on, and copy onto plain paper.`}</Note>
-          <Note>{papers.length > 0 ? `A print of ${units.size(print.widthMm, print.heightMm)} fits on ${papers.join(', ')}.` : `A print of ${units.size(print.widthMm, print.heightMm)} fits on none of the usual papers: copy it in parts, or print tiles.`}</Note>
+          <Note>
+            {plan === null
+              ? `The print is ${units.length(printMm)} wide: measure the same stretch on the original.`
+              : !plan.ok
+                ? sentenceFor(plan.error, units)
+                : `Copy at ${plan.value.passes.map((percent) => `${percent} %`).join(', then that copy at ')}: it comes out ${units.length(plan.value.resultMm)} wide. Switch the copier’s mirror on, and copy onto plain paper.`}
+          </Note>
+          <Note>
+            {papers.length > 0
+              ? `A print of ${units.size(print.widthMm, print.heightMm)} fits on ${papers.join(', ')}.`
+              : `A print of ${units.size(print.widthMm, print.heightMm)} fits on none of the usual papers: copy it in parts, or print tiles.`}
+          </Note>
         </Wide>
       </Fields>
     </details>

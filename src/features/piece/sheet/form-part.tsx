@@ -1,20 +1,32 @@
 'use client';
 import { Button, LinearProgress } from '@mui/material';
-import { motifKey } from '@/core/plan';
+import { motifKey } from '@/core/stations';
 import type { EdgeWay, PartsWay, PrintForm, SidesWay } from '@/core/sheet';
 import { useSheetJob } from '@/features/sheets';
 import { ChoiceField, Fields, LengthField, NextRow, Note, Part, Wide } from '@/ui';
 import { findMotif } from '@/workers/analysis/client';
 import { useOpenPiece } from '../piece-context';
 import { ColourField } from '../surface/colour-field';
+import { bendFor } from '@/core/shape';
 
-const PARTS: Readonly<Record<PartsWay, string>> = { skip: 'True, gaps skipped', spread: 'Spread over them', each: 'The whole on each' };
-const SIDES: Readonly<Record<SidesWay, string>> = { picture: 'Picture runs round', mirror: 'Edge mirrored', solid: 'One colour' };
+const PARTS: Readonly<Record<PartsWay, string>> = {
+  skip: 'True, gaps skipped',
+  spread: 'Spread over them',
+  each: 'The whole on each',
+};
+const SIDES: Readonly<Record<SidesWay, string>> = {
+  picture: 'Picture runs round',
+  mirror: 'Edge mirrored',
+  solid: 'One colour',
+};
 const EDGES: Readonly<Record<EdgeWay, string>> = { cut: 'Cut', torn: 'Torn', motif: 'Close round the motif' };
-const options = <K extends string>(names: Readonly<Record<K, string>>) => (Object.keys(names) as K[]).map((id) => ({ id, name: names[id] }));
+const options = <K extends string>(names: Readonly<Record<K, string>>) =>
+  (Object.keys(names) as K[]).map((id) => ({ id, name: names[id] }));
 
 const PARTS_WORDS: Readonly<Record<PartsWay, string>> = {
-  skip: 'The picture lies as if there were no gaps: what falls into one is trimmed away.', spread: 'Nothing is lost: the picture is parted at the gaps, which pushes its halves apart.', each: 'Every part carries the whole picture, smaller.',
+  skip: 'The picture lies as if there were no gaps: what falls into one is trimmed away.',
+  spread: 'Nothing is lost: the picture is parted at the gaps, which pushes its halves apart.',
+  each: 'Every part carries the whole picture, smaller.',
 };
 
 /** How the print is formed: over gaps, round sides, at its seam and at its edge. */
@@ -23,27 +35,113 @@ export function FormPart() {
   const { form } = piece.sheet;
   const { shape } = piece.surface;
   const set = (patch: Partial<PrintForm>, label: string) => change('sheet', { form: { ...form, ...patch } }, label);
-  const round = (shape.kind === 'cylinder' || shape.kind === 'vessel') && shape.shareOfRound > 0.999;
-  const parted = shape.kind === 'slats' || shape.kind === 'drawer-row';
+  const { blank } = plan.surface;
+  const layout = blank?.layout;
+  const bend = bendFor(blank);
+  const round = (layout?.kind === 'plain' || layout?.kind === 'bent') && layout.round;
+  const parted = layout?.kind === 'parts';
   return (
     <Part title="How it lies">
       <Fields>
-        {parted && <Wide><ChoiceField label={shape.kind === 'slats' ? 'The picture over the slats' : 'The picture over the fronts'} value={form.parts} options={options(PARTS)} onCommit={(parts) => set({ parts }, 'picture over the gaps')} /><Note>{PARTS_WORDS[form.parts]}</Note></Wide>}
-        {shape.kind === 'wrapped-canvas' && (
+        {parted && (
+          <Wide>
+            <ChoiceField
+              label={shape.kind === 'slats' ? 'The picture over the slats' : 'The picture over the fronts'}
+              value={form.parts}
+              options={options(PARTS)}
+              onCommit={(parts) => set({ parts }, 'picture over the gaps')}
+            />
+            <Note>{PARTS_WORDS[form.parts]}</Note>
+          </Wide>
+        )}
+        {layout?.kind === 'sides' && (
           <>
-            <Wide><ChoiceField label="Sides" value={form.sides} options={options(SIDES)} onCommit={(sides) => set({ sides }, 'sides')} /></Wide>
-            {form.sides === 'solid' && <ColourField label="Colour of the sides" value={form.sideColour} onCommit={(sideColour) => set({ sideColour }, 'colour of the sides')} />}
-            <ChoiceField label="Corners" value={form.corners} options={[{ id: 'cut', name: 'Cut out' }, { id: 'fold', name: 'Folded' }]} onCommit={(corners) => set({ corners }, 'corners')} />
+            <Wide>
+              <ChoiceField
+                label="Sides"
+                value={form.sides}
+                options={options(SIDES)}
+                onCommit={(sides) => set({ sides }, 'sides')}
+              />
+            </Wide>
+            {form.sides === 'solid' && (
+              <ColourField
+                label="Colour of the sides"
+                value={form.sideColour}
+                onCommit={(sideColour) => set({ sideColour }, 'colour of the sides')}
+              />
+            )}
+            <ChoiceField
+              label="Corners"
+              value={form.corners}
+              options={[
+                { id: 'cut', name: 'Cut out' },
+                { id: 'fold', name: 'Folded' },
+              ]}
+              onCommit={(corners) => set({ corners }, 'corners')}
+            />
           </>
         )}
-        {round && <LengthField small label="Laps over itself by" value={form.seamMm} maxMm={40} onCommit={(seamMm) => seamMm !== null && set({ seamMm }, 'seam')} testId="seam" />}
-        <Wide><ChoiceField label="Edge" value={form.edge} options={options(EDGES)} onCommit={(edge) => set({ edge }, 'edge')} /></Wide>
-        <LengthField small label="Cut inside by" value={form.trimMm} maxMm={60} onCommit={(trimMm) => trimMm !== null && set({ trimMm }, 'cut inside')} hint="no white rim is left" testId="trim" />
-        {form.edge === 'torn' && <LengthField small label="Torn as deep as" value={form.tornMm} maxMm={60} onCommit={(tornMm) => tornMm !== null && set({ tornMm }, 'depth of the tear')} testId="torn" />}
-        {form.edge === 'motif' && <LengthField small label="Stays off the motif by" value={form.motifMm} maxMm={60} onCommit={(motifMm) => motifMm !== null && set({ motifMm }, 'distance to the motif')} testId="motif-distance" />}
-        {form.edge === 'motif' && <Wide><MotifRow /></Wide>}
+        {round && (
+          <LengthField
+            small
+            label="Laps over itself by"
+            value={form.seamMm}
+            maxMm={40}
+            onCommit={(seamMm) => seamMm !== null && set({ seamMm }, 'seam')}
+            testId="seam"
+          />
+        )}
+        <Wide>
+          <ChoiceField
+            label="Edge"
+            value={form.edge}
+            options={options(EDGES)}
+            onCommit={(edge) => set({ edge }, 'edge')}
+          />
+        </Wide>
+        <LengthField
+          small
+          label="Cut inside by"
+          value={form.trimMm}
+          maxMm={60}
+          onCommit={(trimMm) => trimMm !== null && set({ trimMm }, 'cut inside')}
+          hint="no white rim is left"
+          testId="trim"
+        />
+        {form.edge === 'torn' && (
+          <LengthField
+            small
+            label="Torn as deep as"
+            value={form.tornMm}
+            maxMm={60}
+            onCommit={(tornMm) => tornMm !== null && set({ tornMm }, 'depth of the tear')}
+            testId="torn"
+          />
+        )}
+        {form.edge === 'motif' && (
+          <LengthField
+            small
+            label="Stays off the motif by"
+            value={form.motifMm}
+            maxMm={60}
+            onCommit={(motifMm) => motifMm !== null && set({ motifMm }, 'distance to the motif')}
+            testId="motif-distance"
+          />
+        )}
+        {form.edge === 'motif' && (
+          <Wide>
+            <MotifRow />
+          </Wide>
+        )}
       </Fields>
-      {plan.blank?.bend && <Note>Bent to the vessel’s side: {Math.round((plan.blank.bend.angleRad * 180) / Math.PI)}° of a ring of {Math.round(plan.blank.bend.outerRadiusMm)} mm. Level lines of the picture land level, upright ones straight down the side.</Note>}
+      {bend && (
+        <Note>
+          Bent to the vessel’s side: {Math.round((bend.angleRad * 180) / Math.PI)}° of a ring of{' '}
+          {Math.round(bend.outerRadiusMm)} mm. Level lines of the picture land level, upright ones straight down the
+          side.
+        </Note>
+      )}
     </Part>
   );
 }
@@ -55,12 +153,29 @@ function MotifRow() {
   const key = motifKey(piece.picture);
   const known = piece.sheet.motif?.of === key ? piece.sheet.motif : null;
   const { turns, straightenDeg } = piece.picture;
-  const find = () => picture && job.run(() => findMotif({ pictureId: picture.id, file: picture.file, turning: { turns, straightenDeg } }), (rings) => change('sheet', { motif: { of: key, rings } }, 'outline of the motif'));
+  const find = () =>
+    picture &&
+    job.run(
+      () => findMotif({ pictureId: picture.id, file: picture.file, turning: { turns, straightenDeg } }),
+      (rings) => change('sheet', { motif: { of: key, rings } }, 'outline of the motif'),
+    );
   if (job.progress !== null) return <LinearProgress aria-label="Looking for the motif" />;
   return (
     <NextRow>
-      <Button size="small" variant={known ? 'text' : 'contained'} onClick={find} disabled={!picture} data-testid="find-motif">{known ? 'Look again' : 'Find the motif’s outline'}</Button>
-      <Note>{known ? `${known.rings.length === 1 ? 'One outline' : `${known.rings.length} outlines`} found.` : 'For a motif on white.'}</Note>
+      <Button
+        size="small"
+        variant={known ? 'text' : 'contained'}
+        onClick={find}
+        disabled={!picture}
+        data-testid="find-motif"
+      >
+        {known ? 'Look again' : 'Find the motif’s outline'}
+      </Button>
+      <Note>
+        {known
+          ? `${known.rings.length === 1 ? 'One outline' : `${known.rings.length} outlines`} found.`
+          : 'For a motif on white.'}
+      </Note>
     </NextRow>
   );
 }

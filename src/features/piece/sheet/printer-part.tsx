@@ -1,11 +1,12 @@
 'use client';
 import { Button } from '@mui/material';
 import { FileDown } from 'lucide-react';
-import { printerScale, type Paper } from '@/core/sheet';
-import { writeCalibrationPdf } from '@/core/sheet/calibration';
-import { useStash } from '@/features/shell';
+import { printerScale } from '@/core/at-hand';
+import type { Paper } from '@/core/sheet';
+import { useStash } from '@/features/at-hand';
 import { Fields, LengthField, NextRow, Note, Part, useClock } from '@/ui';
 import { saveFile } from '@/features/sheets/save-file';
+import { SHEET_WORDS } from '@/words/sheet';
 
 const percent = (scale: number): string => `${((1 / scale) * 100).toFixed(2)} %`;
 
@@ -16,17 +17,61 @@ export function PrinterPart({ paper }: { paper: Paper }) {
   const { truth } = stash;
   const { across, along } = printerScale(truth);
   const set = (patch: Partial<typeof truth>) => change({ truth: { ...truth, ...patch } });
-  const make = async () => saveFile(new Blob([new Uint8Array(await writeCalibrationPdf(paper, new Date(clock())))], { type: 'application/pdf' }), 'printer-calibration.pdf');
+  const make = async () => {
+    // The PDF writer is loaded when a file is made.
+    const { writeCalibrationPdf } = await import('@/core/sheet/calibration');
+    const pdf = await writeCalibrationPdf(paper, new Date(clock()), SHEET_WORDS.calibration);
+    saveFile(new Blob([new Uint8Array(pdf)], { type: 'application/pdf' }), 'printer-calibration.pdf');
+  };
   return (
     <Part title="Your printer">
-      <Note>{truth.acrossMm === null && truth.alongMm === null
-        ? 'Printers stretch and shrink a little. Print the calibration page once, measure its bars, and every sheet after that comes out at its true size.'
-        : `It prints at ${percent(across)} across and ${percent(along)} along the feed. Every sheet is drawn against that, and says so.`}</Note>
-      <div style={{ margin: '12px 0' }}><NextRow><Button size="small" variant="outlined" startIcon={<FileDown size={16} />} onClick={() => void make()} data-testid="calibration-pdf">Make the calibration page</Button></NextRow></div>
+      <Note>
+        {truth.acrossMm === null && truth.alongMm === null
+          ? 'Printers stretch and shrink a little. Print the calibration page once, measure its bars, and every sheet after that comes out at its true size.'
+          : `It prints at ${percent(across)} across and ${percent(along)} along the feed. Every sheet is drawn against that, and says so.`}
+      </Note>
+      <NextRow apart>
+        <Button
+          size="small"
+          variant="outlined"
+          startIcon={<FileDown size={16} />}
+          onClick={() => void make()}
+          data-testid="calibration-pdf"
+        >
+          Make the calibration page
+        </Button>
+      </NextRow>
       <Fields>
-        <LengthField small label="Bar across measures" value={truth.acrossMm} minMm={90} maxMm={110} clearable onCommit={(acrossMm) => set({ acrossMm })} testId="bar-across" />
-        <LengthField small label="Bar along measures" value={truth.alongMm} minMm={90} maxMm={110} clearable onCommit={(alongMm) => set({ alongMm })} testId="bar-along" />
-        <LengthField small label="Outermost whole frame" value={truth.marginMm} maxMm={30} clearable onCommit={(marginMm) => set({ marginMm })} hint="empty: 5 mm" testId="printer-margin" />
+        <LengthField
+          small
+          label="Bar across measures"
+          value={truth.acrossMm}
+          minMm={90}
+          maxMm={110}
+          clearable
+          onCommit={(acrossMm) => set({ acrossMm })}
+          testId="bar-across"
+        />
+        <LengthField
+          small
+          label="Bar along measures"
+          value={truth.alongMm}
+          minMm={90}
+          maxMm={110}
+          clearable
+          onCommit={(alongMm) => set({ alongMm })}
+          testId="bar-along"
+        />
+        <LengthField
+          small
+          label="Outermost whole frame"
+          value={truth.marginMm}
+          maxMm={30}
+          clearable
+          onCommit={(marginMm) => set({ marginMm })}
+          hint="empty: 5 mm"
+          testId="printer-margin"
+        />
       </Fields>
     </Part>
   );

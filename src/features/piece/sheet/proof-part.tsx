@@ -1,24 +1,34 @@
 'use client';
 import { LinearProgress } from '@mui/material';
-import { format } from 'date-fns';
-import type { KeptProof } from '@/core/plan';
+import type { KeptProof } from '@/core/stations';
 import type { ProofReason, ProofVerdict } from '@/core/proof';
 import type { SheetPack } from '@/core/sheet';
 import { useSheetJob } from '@/features/sheets';
-import { FileButton, NextRow, Note, Part, useClock } from '@/ui';
+import { FileButton, NextRow, Note, Part, useClock, dated } from '@/ui';
 import { checkProof } from '@/workers/proof/client';
 import { useOpenPiece } from '../piece-context';
 import type { SheetMaking } from './use-sheet';
 import css from './sheet.module.css';
 
 const REASONS: Readonly<Record<ProofReason, string>> = {
-  mirrored: 'it came out turned over, left for right: switch the printer’s own mirroring off', 'scale-across': 'it is not at its size across the feed', 'scale-along': 'it is not at its size along the feed',
-  'cut-off': 'its edge is cut off: this printer leaves more white than was reckoned with', pale: 'it is too pale: too little toner to move', cast: 'its colours are off',
+  mirrored: 'it came out turned over, left for right: switch the printer’s own mirroring off',
+  'scale-across': 'it is not at its size across the feed',
+  'scale-along': 'it is not at its size along the feed',
+  'cut-off': 'its edge is cut off: this printer leaves more white than was reckoned with',
+  pale: 'it is too pale: too little toner to move',
+  cast: 'its colours are off',
 };
 
 const percent = (share: number): string => `${(share * 100).toFixed(1)} %`;
 export const keptProof = (verdict: ProofVerdict, at: number): KeptProof => ({
-  at, go: verdict.go, mirroredRight: !verdict.flipped, across: verdict.across, along: verdict.along, page: verdict.page, darknessKept: verdict.darknessKept, reasons: [...verdict.reasons],
+  at,
+  go: verdict.go,
+  mirroredRight: !verdict.flipped,
+  across: verdict.across,
+  along: verdict.along,
+  page: verdict.page,
+  darknessKept: verdict.darknessKept,
+  reasons: [...verdict.reasons],
 });
 
 /** A photo or scan of the printed page, read back. */
@@ -29,14 +39,37 @@ export function ProofPart({ making, pack }: { making: SheetMaking; pack: SheetPa
   const { proof } = piece.sheet;
   const read = (file: File) => {
     const order = making.previewOrder();
-    if (order) job.run((onProgress) => checkProof(file, order, onProgress), (verdict) => change('sheet', { proof: keptProof(verdict, clock()) }, 'proof read'));
+    if (order)
+      job.run(
+        (onProgress) => checkProof(file, order, onProgress),
+        (verdict) => change('sheet', { proof: keptProof(verdict, clock()) }, 'proof read'),
+      );
   };
   return (
     <Part title="Read a photo of it">
-      <Note>Lay the printed page on something darker, all four edges in view, and take a photo from above; or scan it. Fobbet reads mirroring, size, page and darkness off it.</Note>
+      <Note>
+        Lay the printed page on something darker, all four edges in view, and take a photo from above; or scan it.
+        Fobbet reads mirroring, size, page and darkness off it.
+      </Note>
       <NextRow>
-        <FileButton size="small" variant="outlined" accept="image/jpeg,image/png,image/webp" onFile={read} disabled={job.progress !== null} testId="proof-photo">Choose the photo</FileButton>
-        {job.progress !== null && <LinearProgress variant="determinate" value={job.progress * 100} sx={{ flex: 1 }} aria-label="Reading the photo" />}
+        <FileButton
+          size="small"
+          variant="outlined"
+          accept="image/jpeg,image/png,image/webp"
+          onFile={read}
+          disabled={job.progress !== null}
+          testId="proof-photo"
+        >
+          Choose the photo
+        </FileButton>
+        {job.progress !== null && (
+          <LinearProgress
+            variant="determinate"
+            value={job.progress * 100}
+            sx={{ flex: 1 }}
+            aria-label="Reading the photo"
+          />
+        )}
       </NextRow>
       {proof && <ProofFigures proof={proof} pages={pack.pages.length} />}
     </Part>
@@ -48,13 +81,32 @@ function ProofFigures({ proof, pages }: { proof: KeptProof; pages: number }) {
     <div className={css.proof} data-go={proof.go} data-testid="proof-verdict">
       <b>{proof.go ? 'Go.' : `Print again, because ${proof.reasons.map((reason) => REASONS[reason]).join('; ')}.`}</b>
       <dl>
-        <div><dt>Way round</dt><dd>{proof.mirroredRight ? 'as sent' : 'turned over'}</dd></div>
-        <div><dt>Size across</dt><dd>{percent(proof.across)}</dd></div>
-        <div><dt>Size along</dt><dd>{percent(proof.along)}</dd></div>
-        {pages > 1 && <div><dt>Page</dt><dd>{proof.page + 1} of {pages}</dd></div>}
-        <div><dt>Darkness</dt><dd>{Math.round(proof.darknessKept * 100)} %</dd></div>
+        <div>
+          <dt>Way round</dt>
+          <dd>{proof.mirroredRight ? 'as sent' : 'turned over'}</dd>
+        </div>
+        <div>
+          <dt>Size across</dt>
+          <dd>{percent(proof.across)}</dd>
+        </div>
+        <div>
+          <dt>Size along</dt>
+          <dd>{percent(proof.along)}</dd>
+        </div>
+        {pages > 1 && (
+          <div>
+            <dt>Page</dt>
+            <dd>
+              {proof.page + 1} of {pages}
+            </dd>
+          </div>
+        )}
+        <div>
+          <dt>Darkness</dt>
+          <dd>{Math.round(proof.darknessKept * 100)} %</dd>
+        </div>
       </dl>
-      <Note>Read {format(proof.at, 'd MMM HH:mm')}.</Note>
+      <Note>Read {dated(proof.at, 'd MMM HH:mm')}.</Note>
     </div>
   );
 }

@@ -1,12 +1,28 @@
 'use client';
 import { Button, LinearProgress } from '@mui/material';
-import { format } from 'date-fns';
 import { FileDown } from 'lucide-react';
-import { BAR_MM, PAPER_IDS, barVerdict, pagesThatHold, paperOf, type Orientation } from '@/core/sheet';
-import { ringsBox, type MarginsMm } from '@/core/shape';
-import { TOOLS } from '@/core/craft';
+import { PAPER_IDS, barVerdict, pagesThatHold, paperOf, type Orientation } from '@/core/sheet';
+import { bendFor, ringsBox, type MarginsMm } from '@/core/shape';
 import { stageOptics } from '@/core/render';
-import { Answer, Because, Cautions, ChoiceField, Fields, FigureField, LengthField, NextRow, Note, Part, SelectField, Wide, sentenceFor, useClock, useUnits, type ReasonLine } from '@/ui';
+import {
+  Answer,
+  Because,
+  ChoiceField,
+  Fields,
+  FigureField,
+  LengthField,
+  NextRow,
+  Note,
+  Part,
+  SelectField,
+  Wide,
+  useClock,
+  useUnits,
+  type ReasonLine,
+  dated,
+  TextButton,
+} from '@/ui';
+import { sentenceFor } from '@/words';
 import { LandingDrawing } from '../drawings/landing';
 import { MissingList } from '../missing-list';
 import { NextLink } from '../next-link';
@@ -21,13 +37,24 @@ import { OutputsPart } from './outputs-part';
 import { ProofPart } from './proof-part';
 import { ShopPart } from './shop-part';
 import { useSheet } from './use-sheet';
+import { StationCautions, StationTools } from '../station-cautions';
+import { BAR_MM } from '@/core/at-hand';
 
 /** Less than a crumb. */
 const NOTHING_MM2 = 1;
 const NO_SIZE = { widthMm: 0, heightMm: 0 };
 const PAPER_OPTIONS = PAPER_IDS.map((id) => ({ id, name: paperOf(id, NO_SIZE).name }));
-const ORIENTATIONS: { id: Orientation; name: string }[] = [{ id: 'auto', name: 'Auto' }, { id: 'portrait', name: 'Portrait' }, { id: 'landscape', name: 'Landscape' }];
-const SIDES: { key: keyof MarginsMm; name: string }[] = [{ key: 'topMm', name: 'Margin above' }, { key: 'bottomMm', name: 'Margin below' }, { key: 'leftMm', name: 'Margin left' }, { key: 'rightMm', name: 'Margin right' }];
+const ORIENTATIONS: { id: Orientation; name: string }[] = [
+  { id: 'auto', name: 'Auto' },
+  { id: 'portrait', name: 'Portrait' },
+  { id: 'landscape', name: 'Landscape' },
+];
+const SIDES: { key: keyof MarginsMm; name: string }[] = [
+  { key: 'topMm', name: 'Margin above' },
+  { key: 'bottomMm', name: 'Margin below' },
+  { key: 'leftMm', name: 'Margin left' },
+  { key: 'rightMm', name: 'Margin right' },
+];
 
 export function SheetStation() {
   const { piece, plan, change } = useOpenPiece();
@@ -35,73 +62,263 @@ export function SheetStation() {
   const units = useUnits();
   const clock = useClock();
   const { sheet } = piece;
-  const print = plan.print;
-  const pack = plan.sheet?.ok ? plan.sheet.value : null;
+  const print = plan.surface.print;
+  const pack = plan.sheet.pack?.ok ? plan.sheet.pack.value : null;
   const making = useSheet(pack);
   const many = (pack?.pages.length ?? 1) > 1;
   const tiled = (pack?.columns ?? 1) * (pack?.rows ?? 1) > 1;
   const prints = (pack?.prints.length ?? 1) * (pack?.copies ?? 1);
-  const refused = plan.sheet && !plan.sheet.ok ? plan.sheet.error : null;
-  const holding = print && tiled && prints === 1 ? pagesThatHold(print.formed.blocks[0]) : [];
-  const bar = sheet.barMeasuredMm !== null && print ? barVerdict(sheet.barMeasuredMm, Math.max(print.rect.widthMm, print.rect.heightMm)) : null;
+  const refused = plan.sheet.pack && !plan.sheet.pack.ok ? plan.sheet.pack.error : null;
+  const holding = print && tiled && prints === 1 ? pagesThatHold(print.formed.blocks[0]!) : [];
+  const bar =
+    sheet.barMeasuredMm !== null && print
+      ? barVerdict(sheet.barMeasuredMm, Math.max(print.rect.widthMm, print.rect.heightMm))
+      : null;
 
-  const landedBox = print && print.formed.landed.length > 0 ? ringsBox(print.formed.landed) : { widthMm: 0, heightMm: 0 };
+  const landedBox =
+    print && print.formed.landed.length > 0 ? ringsBox(print.formed.landed) : { widthMm: 0, heightMm: 0 };
   const reasons: ReasonLine[] = [];
-  if (print && plan.blank) {
-    reasons.push({ figure: units.size(print.rect.widthMm, print.rect.heightMm), text: plan.blank.bend ? 'the bent print’s own box on paper' : `print: the blank of ${units.size(plan.blank.widthMm, plan.blank.heightMm)} less its margins` });
-    if (plan.window && Math.abs(plan.window.widthMm - print.picture.widthMm) + Math.abs(plan.window.heightMm - print.picture.heightMm) > 0.5) reasons.push({ figure: 'centred', text: 'the crop has another shape than the blank, so it is placed in the middle' });
-    reasons.push({ figure: `${Math.round(print.ppi)} ppi`, text: `of the picture’s own pixels: ${VERDICT_WORDS[print.verdict]}${plan.surface?.coarse ? ' (a coarse surface forgives a third less)' : ''}` });
-    if (pack && tiled) reasons.push({ figure: `${pack.columns} × ${pack.rows}`, text: `pages: each goes on ${units.length(pack.overlapMm)} under the next, which is trimmed at the join` });
-    if (pack && prints > 1) reasons.push({ figure: `${prints} prints`, text: pack.pages.length < pack.pagesApart ? `on ${pack.pages.length} ${pack.pages.length === 1 ? 'page' : 'pages'}: ${pack.pagesApart - pack.pages.length} fewer than one by one` : `on ${pack.pages.length} pages` });
-    if (sheet.form.trimMm > 0 || sheet.form.edge !== 'cut') reasons.push({ figure: units.size(landedBox.widthMm, landedBox.heightMm), text: 'what lands, once it is trimmed' });
-    if (pack) reasons.push({ figure: `${pack.pages[0].rasterPpi} ppi`, text: `printed as ${pack.prints[0].widthPx} × ${pack.prints[0].heightPx} dots${plan.mirrored ? ', mirrored' : ', not mirrored: this way is not laid face down'}` });
+  if (print && plan.surface.blank) {
+    reasons.push({
+      figure: units.size(print.rect.widthMm, print.rect.heightMm),
+      text: bendFor(plan.surface.blank)
+        ? 'the bent print’s own box on paper'
+        : `print: the blank of ${units.size(plan.surface.blank.widthMm, plan.surface.blank.heightMm)} less its margins`,
+    });
+    if (
+      plan.surface.window &&
+      Math.abs(plan.surface.window.widthMm - print.picture.widthMm) +
+        Math.abs(plan.surface.window.heightMm - print.picture.heightMm) >
+        0.5
+    )
+      reasons.push({
+        figure: 'centred',
+        text: 'the crop has another shape than the blank, so it is placed in the middle',
+      });
+    reasons.push({
+      figure: `${Math.round(print.ppi)} ppi`,
+      text: `of the picture’s own pixels: ${VERDICT_WORDS[print.verdict]}${plan.surface.record?.coarse ? ' (a coarse surface forgives a third less)' : ''}`,
+    });
+    if (pack && tiled)
+      reasons.push({
+        figure: `${pack.columns} × ${pack.rows}`,
+        text: `pages: each goes on ${units.length(pack.overlapMm)} under the next, which is trimmed at the join`,
+      });
+    if (pack && prints > 1)
+      reasons.push({
+        figure: `${prints} prints`,
+        text:
+          pack.pages.length < pack.pagesApart
+            ? `on ${pack.pages.length} ${pack.pages.length === 1 ? 'page' : 'pages'}: ${pack.pagesApart - pack.pages.length} fewer than one by one`
+            : `on ${pack.pages.length} pages`,
+      });
+    if (sheet.form.trimMm > 0 || sheet.form.edge !== 'cut')
+      reasons.push({
+        figure: units.size(landedBox.widthMm, landedBox.heightMm),
+        text: 'what lands, once it is trimmed',
+      });
+    if (pack)
+      reasons.push({
+        figure: `${pack.pages[0]!.rasterPpi} ppi`,
+        text: `printed as ${pack.prints[0]!.widthPx} × ${pack.prints[0]!.heightPx} dots${plan.method.mirrored ? ', mirrored' : ', not mirrored: this way is not laid face down'}`,
+      });
   }
 
   return (
-    <StationLayout specimen={<LandingDrawing optics={stageOptics(piece.seal.sheen)} caption="As it lands: the right way round on the blank." />}>
-      <Answer stop={refused !== null || (print !== null && print.areaMm2 < NOTHING_MM2) || bar?.good === false || (sheet.proof?.go === false && sheet.printedAt === null)}>{answer()}</Answer>
-      {holding.length > 0 && <Note>One page would hold it: {holding.map((page) => `${page.paper.name} ${page.orientation}`).join(' or ')}.</Note>}
+    <StationLayout
+      specimen={
+        <LandingDrawing
+          optics={stageOptics(piece.seal.sheen)}
+          caption="As it lands: the right way round on the blank."
+        />
+      }
+    >
+      <Answer
+        stop={
+          refused !== null ||
+          (print !== null && print.areaMm2 < NOTHING_MM2) ||
+          bar?.good === false ||
+          (sheet.proof?.go === false && sheet.printedAt === null)
+        }
+      >
+        {answer()}
+      </Answer>
+      {holding.length > 0 && (
+        <Note>
+          One page would hold it: {holding.map((page) => `${page.paper.name} ${page.orientation}`).join(' or ')}.
+        </Note>
+      )}
       {pack && (
         <NextRow>
-          <Button variant="contained" startIcon={<FileDown size={18} />} onClick={making.makePdf} disabled={making.progress !== null} data-testid="make-pdf">Make the PDF</Button>
-          {making.progress !== null && <><LinearProgress variant="determinate" value={making.progress * 100} sx={{ flex: 1 }} aria-label="Making the print" /><Button onClick={making.cancel}>Stop</Button></>}
+          <Button
+            variant="contained"
+            startIcon={<FileDown size={18} />}
+            onClick={making.makePdf}
+            disabled={making.progress !== null}
+            data-testid="make-pdf"
+          >
+            Make the PDF
+          </Button>
+          {making.progress !== null && (
+            <>
+              <LinearProgress
+                variant="determinate"
+                value={making.progress * 100}
+                sx={{ flex: 1 }}
+                aria-label="Making the print"
+              />
+              <Button onClick={making.cancel}>Stop</Button>
+            </>
+          )}
         </NextRow>
       )}
       <Because reasons={reasons} />
       <Part title="Change">
         <Fields>
-          {SIDES.map(({ key, name }) => <LengthField key={key} small label={name} value={sheet.margins[key]} onCommit={(value) => value !== null && change('sheet', { margins: { ...sheet.margins, [key]: value } }, name.toLowerCase())} testId={`margin-${key}`} />)}
-          <SelectField label="Paper" value={sheet.paper} options={PAPER_OPTIONS} onCommit={(paper) => change('sheet', { paper }, 'paper')} testId="paper" />
-          <ChoiceField label="Way round" value={sheet.orientation} options={ORIENTATIONS} onCommit={(orientation) => change('sheet', { orientation }, 'way round')} />
-          {sheet.paper === 'custom' && <LengthField label="Width of the paper" value={sheet.custom.widthMm} minMm={50} maxMm={1200} onCommit={(widthMm) => widthMm !== null && change('sheet', { custom: { ...sheet.custom, widthMm } }, 'width of the paper')} testId="paper-width" />}
-          {sheet.paper === 'custom' && <LengthField label="Height of the paper" value={sheet.custom.heightMm} minMm={50} maxMm={1200} onCommit={(heightMm) => heightMm !== null && change('sheet', { custom: { ...sheet.custom, heightMm } }, 'height of the paper')} testId="paper-height" />}
-          <FigureField label="Prints of it, spares included" value={sheet.copies} whole min={1} max={60} onCommit={(copies) => change('sheet', { copies: copies ?? 1 }, 'number of prints')} testId="copies" />
-          {tiled && <LengthField small label="Pages overlap by" value={sheet.overlapMm} maxMm={60} onCommit={(overlapMm) => overlapMm !== null && change('sheet', { overlapMm }, 'overlap')} testId="overlap" />}
+          {SIDES.map(({ key, name }) => (
+            <LengthField
+              key={key}
+              small
+              label={name}
+              value={sheet.margins[key]}
+              onCommit={(value) =>
+                value !== null && change('sheet', { margins: { ...sheet.margins, [key]: value } }, name.toLowerCase())
+              }
+              testId={`margin-${key}`}
+            />
+          ))}
+          <SelectField
+            label="Paper"
+            value={sheet.paper}
+            options={PAPER_OPTIONS}
+            onCommit={(paper) => change('sheet', { paper }, 'paper')}
+            testId="paper"
+          />
+          <ChoiceField
+            label="Way round"
+            value={sheet.orientation}
+            options={ORIENTATIONS}
+            onCommit={(orientation) => change('sheet', { orientation }, 'way round')}
+          />
+          {sheet.paper === 'custom' && (
+            <LengthField
+              label="Width of the paper"
+              value={sheet.custom.widthMm}
+              minMm={50}
+              maxMm={1200}
+              onCommit={(widthMm) =>
+                widthMm !== null && change('sheet', { custom: { ...sheet.custom, widthMm } }, 'width of the paper')
+              }
+              testId="paper-width"
+            />
+          )}
+          {sheet.paper === 'custom' && (
+            <LengthField
+              label="Height of the paper"
+              value={sheet.custom.heightMm}
+              minMm={50}
+              maxMm={1200}
+              onCommit={(heightMm) =>
+                heightMm !== null && change('sheet', { custom: { ...sheet.custom, heightMm } }, 'height of the paper')
+              }
+              testId="paper-height"
+            />
+          )}
+          <FigureField
+            label="Prints of it, spares included"
+            value={sheet.copies}
+            whole
+            min={1}
+            max={60}
+            onCommit={(copies) => change('sheet', { copies: copies ?? 1 }, 'number of prints')}
+            testId="copies"
+          />
+          {tiled && (
+            <LengthField
+              small
+              label="Pages overlap by"
+              value={sheet.overlapMm}
+              maxMm={60}
+              onCommit={(overlapMm) => overlapMm !== null && change('sheet', { overlapMm }, 'overlap')}
+              testId="overlap"
+            />
+          )}
         </Fields>
       </Part>
       {print && <FormPart />}
       {pack && (
         <Part title="Check the print">
           <Fields>
-            <LengthField small label={`The ${BAR_MM} mm bar measures`} value={sheet.barMeasuredMm} minMm={50} maxMm={150} clearable onCommit={(barMeasuredMm) => change('sheet', { barMeasuredMm, printedAt: barMeasuredMm === null ? sheet.printedAt : sheet.printedAt ?? clock() }, 'measured bar')} testId="bar-measured" hint={units.system === 'inch' ? '3.94 in when right' : 'in mm; 100 when right'} />
-            <div>{sheet.printedAt === null
-              ? <Button variant="outlined" onClick={() => steps.done('print', 'printed and trimmed')} data-testid="printed">Printed and trimmed</Button>
-              : <Note>Printed {format(sheet.printedAt, 'd MMM HH:mm')}. <button type="button" className="plain" onClick={() => steps.revoke('print', { sheet: { printedAt: null, barMeasuredMm: null } }, 'not printed')}>Print again</button></Note>}</div>
-            {bar && <Wide><Note>{bar.good ? 'The printer is true to size.' : `The printer makes everything ${bar.scalePercent.toFixed(1)} % of its size: this print is ${units.length(Math.abs(bar.printErrorMm))} too ${bar.printErrorMm < 0 ? 'short' : 'long'}. Print again at 100 %, with “fit to page” off.`}</Note></Wide>}
+            <LengthField
+              small
+              label={`The ${BAR_MM} mm bar measures`}
+              value={sheet.barMeasuredMm}
+              minMm={50}
+              maxMm={150}
+              clearable
+              onCommit={(barMeasuredMm) =>
+                change(
+                  'sheet',
+                  { barMeasuredMm, printedAt: barMeasuredMm === null ? sheet.printedAt : (sheet.printedAt ?? clock()) },
+                  'measured bar',
+                )
+              }
+              testId="bar-measured"
+              hint={units.system === 'inch' ? '3.94 in when right' : 'in mm; 100 when right'}
+            />
+            <div>
+              {sheet.printedAt === null ? (
+                <Button
+                  variant="outlined"
+                  onClick={() => steps.done({ kind: 'print' }, 'printed and trimmed')}
+                  data-testid="printed"
+                >
+                  Printed and trimmed
+                </Button>
+              ) : (
+                <Note>
+                  Printed {dated(sheet.printedAt, 'd MMM HH:mm')}.{' '}
+                  <TextButton onClick={() => steps.revoke({ kind: 'print' }, 'not printed')}>Print again</TextButton>
+                </Note>
+              )}
+            </div>
+            {bar && (
+              <Wide>
+                <Note>
+                  {bar.good
+                    ? 'The printer is true to size.'
+                    : `The printer makes everything ${bar.scalePercent.toFixed(1)} % of its size: this print is ${units.length(Math.abs(bar.printErrorMm))} too ${bar.printErrorMm < 0 ? 'short' : 'long'}. Print again at 100 %, with “fit to page” off.`}
+                </Note>
+              </Wide>
+            )}
           </Fields>
-          {print?.formed.blocks.some((block) => block.cut !== null) && <Note>The thin red line is where to {sheet.form.edge === 'torn' ? 'tear: wet it with a fine brush, then pull' : 'cut'}, with openings; fold at the dashes.</Note>}
-          {tiled && <Note>Lay the pages in reading order. Trim a page’s left and top edge where it has a neighbour there, and glue it over the thick marks of the page before; each page says so, and shows its place.</Note>}
-          <Note>Trim along the corner marks, inside the edge so that no white rim is left. At hand: {TOOLS.sheet.join(', ')}.</Note>
+          {print?.formed.blocks.some((block) => block.cut !== null) && (
+            <Note>
+              The thin red line is where to{' '}
+              {sheet.form.edge === 'torn' ? 'tear: wet it with a fine brush, then pull' : 'cut'}, with openings; fold at
+              the dashes.
+            </Note>
+          )}
+          {tiled && (
+            <Note>
+              Lay the pages in reading order. Trim a page’s left and top edge where it has a neighbour there, and glue
+              it over the thick marks of the page before; each page says so, and shows its place.
+            </Note>
+          )}
+          <Note>Trim along the corner marks, inside the edge so that no white rim is left.</Note>
+          <StationTools station="sheet" />
         </Part>
       )}
       {pack && <ProofPart making={making} pack={pack} />}
       {pack && <OutputsPart making={making} />}
       {pack && <ShopPart making={making} />}
-      {print && plan.mirrored && <CopierPart print={print.picture} />}
+      {print && plan.method.mirrored && <CopierPart print={print.picture} />}
       <PrinterPart paper={paperOf(sheet.paper, sheet.custom)} />
       <MissingList station="sheet" />
-      <Cautions ids={['knife']} />
-      <NextRow><NextLink station="lay" quiet={sheet.printedAt === null} /></NextRow>
+      <StationCautions station="sheet" />
+      <NextRow>
+        <NextLink station="lay" quiet={sheet.printedAt === null} />
+      </NextRow>
     </StationLayout>
   );
 
@@ -112,7 +329,9 @@ export function SheetStation() {
     if (bar && !bar.good) return 'Print again: this page is not at 100 %.';
     if (sheet.proof && !sheet.proof.go && sheet.printedAt === null) return 'Print again: the proof says why.';
     if (sheet.printedAt !== null) return 'The sheet is printed and checked.';
-    const how = `${pack.orientation}, ${plan.mirrored ? 'mirrored' : 'not mirrored'}, at 100 %`;
-    return many ? `Print ${pack.pages.length} ${pack.paper.name} pages, ${how}.` : `Print one ${pack.paper.name} page, ${how}.`;
+    const how = `${pack.orientation}, ${plan.method.mirrored ? 'mirrored' : 'not mirrored'}, at 100 %`;
+    return many
+      ? `Print ${pack.pages.length} ${pack.paper.name} pages, ${how}.`
+      : `Print one ${pack.paper.name} page, ${how}.`;
   }
 }

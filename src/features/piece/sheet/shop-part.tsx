@@ -1,23 +1,31 @@
 'use client';
 import { Button, LinearProgress } from '@mui/material';
-import { format } from 'date-fns';
 import { useState } from 'react';
 import type { ProofVerdict } from '@/core/proof';
 import type { Failure, Result } from '@/core/shared';
-import { useNotice, useObjectUrl } from '@/features/shell';
+import { useNotice } from '@/features/shell';
+import { useObjectUrl } from '@/features/shelf';
 import { useSheetJob } from '@/features/sheets';
 import { SHOP_NAME, type ShopOptions, type ShopQuote } from '@/standins/copy-shop';
 import { askProof, askQuote } from '@/standins/copy-shop/client';
-import { ChoiceField, Fields, FigureField, NextRow, Note, SelectField, Wide, sentenceFor, useClock, useUnits } from '@/ui';
+import { ChoiceField, Fields, FigureField, NextRow, Note, SelectField, Wide, useClock, useUnits, dated } from '@/ui';
+import { sentenceFor, type FailureCode } from '@/words';
 import { checkProof } from '@/workers/proof/client';
 import { useOpenPiece } from '../piece-context';
 import { keptProof } from './proof-part';
 import type { SheetMaking } from './use-sheet';
 import css from './sheet.module.css';
 
-const PAPERS: readonly { id: ShopOptions['paper']; name: string }[] = [{ id: 'bond-80', name: 'Bond, 80 g' }, { id: 'bond-120', name: 'Bond, 120 g' }, { id: 'liner', name: 'Release liner' }];
+const PAPERS: readonly { id: ShopOptions['paper']; name: string }[] = [
+  { id: 'bond-80', name: 'Bond, 80 g' },
+  { id: 'bond-120', name: 'Bond, 120 g' },
+  { id: 'liner', name: 'Release liner' },
+];
 
-/** A simulated shop takes the PDF, names its price and time or why not, and shows what its machine makes of it; the proof is read back like a photo. */
+/**
+ * A simulated shop takes the PDF, names its price and time or why not, and shows what its machine makes of it; the
+ * proof is read back like a photo.
+ */
 export function ShopPart({ making }: { making: SheetMaking }) {
   const { piece, page, changeAll } = useOpenPiece();
   const units = useUnits();
@@ -26,33 +34,49 @@ export function ShopPart({ making }: { making: SheetMaking }) {
   const reading = useSheetJob();
   const [options, setOptions] = useState<ShopOptions>({ copies: 1, colour: true, paper: 'bond-80', fit: false });
   const [offer, setOffer] = useState<{ quote: ShopQuote; pdf: Blob } | null>(null);
-  const [refusal, setRefusal] = useState<Failure | null>(null);
+  const [refusal, setRefusal] = useState<Failure<FailureCode> | null>(null);
   const [proof, setProof] = useState<Blob | null>(null);
   const [waiting, setWaiting] = useState(false);
   const shown = useObjectUrl(proof);
   const { order } = piece.sheet;
-  const set = (patch: Partial<ShopOptions>) => { setOptions({ ...options, ...patch }); setOffer(null); setRefusal(null); };
+  const set = (patch: Partial<ShopOptions>) => {
+    setOptions({ ...options, ...patch });
+    setOffer(null);
+    setRefusal(null);
+  };
 
-  async function settle<T>(answer: Promise<Result<T>>, then: (value: T) => void) {
+  async function settle<T>(answer: Promise<Result<T, FailureCode>>, then: (value: T) => void) {
     setWaiting(true);
     const result = await answer;
     setWaiting(false);
     setRefusal(result.ok ? null : result.error);
     if (result.ok) then(result.value);
   }
-  const ask = () => making.withPdf((bytes) => {
-    const pdf = new Blob([bytes], { type: 'application/pdf' });
-    void settle(askQuote(pdf, options, clock()), (quote) => setOffer({ quote, pdf }));
-  });
+  const ask = () =>
+    making.withPdf((bytes) => {
+      const pdf = new Blob([bytes], { type: 'application/pdf' });
+      void settle(askQuote(pdf, options, clock()), (quote) => setOffer({ quote, pdf }));
+    });
   const accept = ({ quote }: { quote: ShopQuote }) => {
     const { number, price, pages, copies, readyAt } = quote;
-    changeAll({ sheet: { order: { number, price, pages, copies, orderedAt: clock(), readyAt } }, keep: { prices: { ...piece.keep.prices, print: price } } }, 'ordered at the copy shop');
+    changeAll(
+      {
+        sheet: { order: { number, price, pages, copies, orderedAt: clock(), readyAt } },
+        keep: { prices: { ...piece.keep.prices, print: price } },
+      },
+      'ordered at the copy shop',
+    );
     notice({ text: `Ordered: ${number}. Its price is in what the piece costs.` });
   };
   const look = (pdf: Blob) => void settle(askProof(pdf, options, page), setProof);
   const read = (file: Blob) => {
     const sent = making.previewOrder();
-    if (sent) reading.run((onProgress) => checkProof(file, sent, onProgress), (verdict: ProofVerdict) => changeAll({ sheet: { proof: keptProof(verdict, clock()) } }, 'proof of the shop read'));
+    if (sent)
+      reading.run(
+        (onProgress) => checkProof(file, sent, onProgress),
+        (verdict: ProofVerdict) =>
+          changeAll({ sheet: { proof: keptProof(verdict, clock()) } }, 'proof of the shop read'),
+      );
   };
   const busy = waiting || making.progress !== null;
 
@@ -62,32 +86,105 @@ export function ShopPart({ making }: { making: SheetMaking }) {
       <div className={css.shop}>
         <Note>A stand-in on this computer: nothing leaves it. Its machine is a little wrong, as they are.</Note>
         <Fields>
-          <FigureField label="Copies" value={options.copies} whole min={1} max={99} onCommit={(copies) => set({ copies: copies ?? 1 })} />
-          <SelectField label="Paper" value={options.paper} options={PAPERS} onCommit={(paper) => set({ paper })} testId="shop-paper" />
-          <ChoiceField label="Colour" value={options.colour ? 'yes' : 'no'} options={[{ id: 'yes', name: 'Colour' }, { id: 'no', name: 'Grey' }]} onCommit={(colour) => set({ colour: colour === 'yes' })} />
-          <ChoiceField label="Scaling" value={options.fit ? 'fit' : 'true'} options={[{ id: 'true', name: '100 %' }, { id: 'fit', name: 'Fit to page' }]} onCommit={(fit) => set({ fit: fit === 'fit' })} />
-          <Wide><NextRow>
-            <Button size="small" variant="outlined" onClick={ask} disabled={busy} data-testid="shop-quote">Ask for price and time</Button>
-            {busy && <LinearProgress sx={{ flex: 1 }} aria-label="The shop is looking at it" />}
-          </NextRow></Wide>
+          <FigureField
+            label="Copies"
+            value={options.copies}
+            whole
+            min={1}
+            max={99}
+            onCommit={(copies) => set({ copies: copies ?? 1 })}
+          />
+          <SelectField
+            label="Paper"
+            value={options.paper}
+            options={PAPERS}
+            onCommit={(paper) => set({ paper })}
+            testId="shop-paper"
+          />
+          <ChoiceField
+            label="Colour"
+            value={options.colour ? 'yes' : 'no'}
+            options={[
+              { id: 'yes', name: 'Colour' },
+              { id: 'no', name: 'Grey' },
+            ]}
+            onCommit={(colour) => set({ colour: colour === 'yes' })}
+          />
+          <ChoiceField
+            label="Scaling"
+            value={options.fit ? 'fit' : 'true'}
+            options={[
+              { id: 'true', name: '100 %' },
+              { id: 'fit', name: 'Fit to page' },
+            ]}
+            onCommit={(fit) => set({ fit: fit === 'fit' })}
+          />
+          <Wide>
+            <NextRow>
+              <Button size="small" variant="outlined" onClick={ask} disabled={busy} data-testid="shop-quote">
+                Ask for price and time
+              </Button>
+              {busy && <LinearProgress sx={{ flex: 1 }} aria-label="The shop is looking at it" />}
+            </NextRow>
+          </Wide>
         </Fields>
-        {refusal && <p role="alert" style={{ color: 'var(--brick)', margin: 0 }}>{sentenceFor(refusal, units)}</p>}
+        {refusal && (
+          <p role="alert" className={css.refusal}>
+            {sentenceFor(refusal, units)}
+          </p>
+        )}
         {offer && (
           <>
-            <p data-testid="shop-offer" style={{ margin: 0 }}><b>{offer.quote.price.toFixed(2)}</b> for {offer.quote.pages * offer.quote.copies} {offer.quote.pages * offer.quote.copies === 1 ? 'page' : 'pages'}, ready {format(offer.quote.readyAt, 'EEE d MMM HH:mm')}.{offer.quote.notes.includes('fits') ? ' It will be shrunk to fit: not at its size.' : ''}</p>
+            <p data-testid="shop-offer" className={css.offer}>
+              <b>{offer.quote.price.toFixed(2)}</b> for {offer.quote.pages * offer.quote.copies}{' '}
+              {offer.quote.pages * offer.quote.copies === 1 ? 'page' : 'pages'}, ready{' '}
+              {dated(offer.quote.readyAt, 'EEE d MMM HH:mm')}.
+              {offer.quote.notes.includes('fits') ? ' It will be shrunk to fit: not at its size.' : ''}
+            </p>
             <NextRow>
-              <Button size="small" variant="contained" onClick={() => accept(offer)} data-testid="shop-order">Order it</Button>
-              <Button size="small" variant="outlined" onClick={() => look(offer.pdf)} disabled={waiting} data-testid="shop-proof">See a proof of page {page + 1}</Button>
+              <Button size="small" variant="contained" onClick={() => accept(offer)} data-testid="shop-order">
+                Order it
+              </Button>
+              <Button
+                size="small"
+                variant="outlined"
+                onClick={() => look(offer.pdf)}
+                disabled={waiting}
+                data-testid="shop-proof"
+              >
+                See a proof of page {page + 1}
+              </Button>
             </NextRow>
           </>
         )}
         {proof && shown && (
           <>
-            <img src={shown} alt={`Proof of page ${page + 1} from the copy shop`} className={css.proofPicture} data-testid="shop-proof-picture" />
-            <NextRow><Button size="small" variant="outlined" onClick={() => read(proof)} disabled={reading.progress !== null} data-testid="read-shop-proof">Read it back</Button>{reading.progress !== null && <LinearProgress sx={{ flex: 1 }} aria-label="Reading the proof" />}</NextRow>
+            <img
+              src={shown}
+              alt={`Proof of page ${page + 1} from the copy shop`}
+              className={css.proofPicture}
+              data-testid="shop-proof-picture"
+            />
+            <NextRow>
+              <Button
+                size="small"
+                variant="outlined"
+                onClick={() => read(proof)}
+                disabled={reading.progress !== null}
+                data-testid="read-shop-proof"
+              >
+                Read it back
+              </Button>
+              {reading.progress !== null && <LinearProgress sx={{ flex: 1 }} aria-label="Reading the proof" />}
+            </NextRow>
           </>
         )}
-        {order && <Note>Ordered {format(order.orderedAt, 'd MMM HH:mm')}, number {order.number}: {order.price.toFixed(2)}, ready {format(order.readyAt, 'EEE d MMM HH:mm')}.</Note>}
+        {order && (
+          <Note>
+            Ordered {dated(order.orderedAt, 'd MMM HH:mm')}, number {order.number}: {order.price.toFixed(2)}, ready{' '}
+            {dated(order.readyAt, 'EEE d MMM HH:mm')}.
+          </Note>
+        )}
       </div>
     </details>
   );

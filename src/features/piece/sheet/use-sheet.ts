@@ -3,7 +3,7 @@ import { useCallback } from 'react';
 import type { SheetPack } from '@/core/sheet';
 import { sheetOrder, sheetText, useSheetJob, type SheetItem, type SheetJob } from '@/features/sheets';
 import { fileName, saveFile } from '@/features/sheets/save-file';
-import { useStash } from '@/features/shell';
+import { useStash } from '@/features/at-hand';
 import { useUnits } from '@/ui';
 import { makePagePng, makeSheet } from '@/workers/sheet/client';
 import type { SheetOrder } from '@/workers/sheet/protocol';
@@ -25,20 +25,42 @@ export function useSheet(pack: SheetPack | null): SheetMaking {
   const units = useUnits();
   const { run, progress, cancel } = useSheetJob();
 
-  const order = useCallback((file: Blob | null): SheetOrder | null => {
-    if (!pack || !plan.print || !picture || !file) return null;
-    const items: SheetItem[] = [{ job: piece, plan, picture: { id: picture.id, file }, layers: moved }];
-    return sheetOrder(items, pack, atHand.truth, sheetText(items, piece.name, units.system, piece.createdAt));
-  }, [pack, plan, picture, piece, moved, atHand, units.system]);
+  const order = useCallback(
+    (file: Blob | null): SheetOrder | null => {
+      if (!pack || !plan.surface.print || !picture || !file) return null;
+      const items: SheetItem[] = [{ job: piece, plan, picture: { id: picture.id, file }, layers: moved }];
+      return sheetOrder(items, pack, atHand.truth, sheetText(items, piece.name, units.system, piece.createdAt));
+    },
+    [pack, plan, picture, piece, moved, atHand, units.system],
+  );
 
-  const withPdf = useCallback((then: (pdf: Uint8Array<ArrayBuffer>) => void) => {
-    const full = order(picture?.file ?? null);
-    if (full) run((onProgress) => makeSheet(full, onProgress), then);
-  }, [order, picture, run]);
-  const makePdf = useCallback(() => withPdf((pdf) => saveFile(new Blob([pdf], { type: 'application/pdf' }), fileName(`${piece.name}${plan.mirrored ? ' mirrored' : ' not mirrored'}`, 'pdf'))), [withPdf, piece.name, plan.mirrored]);
-  const makePng = useCallback((page: number) => {
-    const full = order(picture?.file ?? null);
-    if (full) run(() => makePagePng(full, page), (png) => saveFile(new Blob([png], { type: 'image/png' }), fileName(`${piece.name} page ${page + 1}`, 'png')));
-  }, [order, picture, run, piece.name]);
+  const withPdf = useCallback(
+    (then: (pdf: Uint8Array<ArrayBuffer>) => void) => {
+      const full = order(picture?.file ?? null);
+      if (full) run((onProgress) => makeSheet(full, onProgress), then);
+    },
+    [order, picture, run],
+  );
+  const makePdf = useCallback(
+    () =>
+      withPdf((pdf) =>
+        saveFile(
+          new Blob([pdf], { type: 'application/pdf' }),
+          fileName(`${piece.name}${plan.method.mirrored ? ' mirrored' : ' not mirrored'}`, 'pdf'),
+        ),
+      ),
+    [withPdf, piece.name, plan.method.mirrored],
+  );
+  const makePng = useCallback(
+    (page: number) => {
+      const full = order(picture?.file ?? null);
+      if (full)
+        run(
+          () => makePagePng(full, page),
+          (png) => saveFile(new Blob([png], { type: 'image/png' }), fileName(`${piece.name} page ${page + 1}`, 'png')),
+        );
+    },
+    [order, picture, run, piece.name],
+  );
   return { progress, cancel, withPdf, makePdf, makePng, previewOrder: () => order(picture?.preview ?? null) };
 }

@@ -2,139 +2,322 @@
 import { Button, IconButton } from '@mui/material';
 import { Trash2 } from 'lucide-react';
 import { MAX_PRINT_MM } from '@/core/sheet';
-import { readSvgOutline, type BlankShape, type Opening, type ShapeKind } from '@/core/shape';
-import type { MarginsMm } from '@/core/shape';
-import { useNotice } from '@/features/shell';
-import { ChoiceField, Fields, FigureField, FileButton, LengthField, NextRow, Note, SelectField, Wide, sentenceFor, useUnits } from '@/ui';
+import { SHAPE_KINDS, shapeKind, type BlankShape, type Opening, type ShapeKind, type MarginsMm } from '@/core/shape';
+import { useReport } from '@/features/shell';
+import { ChoiceField, Fields, FigureField, FileButton, LengthField, NextRow, Note, SelectField, Wide } from '@/ui';
 import { useOpenPiece } from '../piece-context';
 import css from './surface.module.css';
-
-export const SHAPE_NAMES: Readonly<Record<ShapeKind, string>> = {
-  rectangle: 'Rectangle: board, tile, cloth', round: 'Round: disc, plate', oval: 'Oval', polygon: 'Any outline: stone, cut shape', 'wrapped-canvas': 'Wrapped canvas', slats: 'Slats with gaps',
-  panel: 'Panel with holes or knobs', 'drawer-row': 'Row of drawer fronts', cylinder: 'Cylinder: jar, bottle, tin', vessel: 'Tapered vessel: bucket, pot',
-};
-const HEXAGON = [[0.25, 0], [0.75, 0], [1, 0.5], [0.75, 1], [0.25, 1], [0, 0.5]].map(([x, y]) => ({ x, y }));
-
-/** A shape as it is first offered; sizes in the proportion of the blank. */
-function firstShape(kind: ShapeKind, widthMm: number): BlankShape {
-  switch (kind) {
-    case 'polygon': return { kind, points: HEXAGON };
-    case 'wrapped-canvas': return { kind, depthMm: 18, tuckMm: 20 };
-    case 'slats': return { kind, count: 5, gapMm: 6, run: 'vertical' };
-    case 'panel': return { kind, openings: [] };
-    case 'drawer-row': return { kind, count: 3, gapMm: 12, knobs: 1, knobMm: 30 };
-    case 'cylinder': return { kind, shareOfRound: 0.5 };
-    case 'vessel': return { kind, bottomMm: Math.round(widthMm * 0.75), shareOfRound: 0.5 };
-    default: return { kind };
-  }
-}
+import { SHAPE_WORDS } from '@/words';
 
 const NO_MARGINS: MarginsMm = { topMm: 0, rightMm: 0, bottomMm: 0, leftMm: 0 };
-/** Words for width and height where they mean something of the shape's own. */
-export const SIZE_WORDS: Readonly<Partial<Record<ShapeKind, { width: string; height: string | null }>>> = {
-  round: { width: 'Diameter', height: null }, cylinder: { width: 'Diameter', height: 'Height' }, vessel: { width: 'Diameter at the top', height: 'Height along the side' },
-  'wrapped-canvas': { width: 'Width of the front', height: 'Height of the front' }, slats: { width: 'Width over all slats', height: 'Height over all slats' }, 'drawer-row': { width: 'Width over all fronts', height: 'Height of the fronts' },
-};
-
 export function ShapeField() {
   const { piece, changeAll } = useOpenPiece();
   const { shape, widthMm } = piece.surface;
-  const choose = (kind: ShapeKind) => changeAll({
-    surface: { shape: firstShape(kind, widthMm ?? 200) },
-    // A wrapped print runs round to the back, a slatted one over every edge.
-    ...(['wrapped-canvas', 'slats', 'round', 'oval', 'polygon'].includes(kind) ? { sheet: { margins: NO_MARGINS } } : {}),
-  }, `shape: ${SHAPE_NAMES[kind].split(':')[0].toLowerCase()}`);
-  return <SelectField label="Shape" value={shape.kind} options={(Object.keys(SHAPE_NAMES) as ShapeKind[]).map((id) => ({ id, name: SHAPE_NAMES[id] }))} onCommit={choose} testId="shape" />;
+  const choose = (kind: ShapeKind) =>
+    changeAll(
+      {
+        surface: { shape: shapeKind(kind).defaults(widthMm ?? 200) },
+        // A wrapped print runs round to the back, a slatted one over every edge.
+        ...(shapeKind(kind).coversEdges ? { sheet: { margins: NO_MARGINS } } : {}),
+      },
+      `shape: ${SHAPE_WORDS[kind].inText}`,
+    );
+  return (
+    <SelectField
+      label="Shape"
+      value={shape.kind}
+      options={SHAPE_KINDS.map((id) => ({ id, name: SHAPE_WORDS[id].name }))}
+      onCommit={choose}
+      testId="shape"
+    />
+  );
 }
 
 /** What a shape asks for besides width and height. */
 export function ShapeFields() {
   const { piece, plan, change } = useOpenPiece();
   const { shape } = piece.surface;
-  const set = <S extends BlankShape>(of: S, patch: Partial<S>, label: string) => change('surface', { shape: { ...of, ...patch } }, label);
+  const set = <S extends BlankShape>(of: S, patch: Partial<S>, label: string) =>
+    change('surface', { shape: { ...of, ...patch } }, label);
   const round = (of: Extract<BlankShape, { shareOfRound: number }>) => (
-    <FigureField label="Share of the way round" value={Math.round(of.shareOfRound * 1000) / 10} unit="%" min={1} max={100} decimals={1} onCommit={(percent) => percent !== null && set(of, { shareOfRound: percent / 100 }, 'share of the way round')} testId="share-of-round" />
+    <FigureField
+      label="Share of the way round"
+      value={Math.round(of.shareOfRound * 1000) / 10}
+      unit="%"
+      min={1}
+      max={100}
+      decimals={1}
+      onCommit={(percent) => percent !== null && set(of, { shareOfRound: percent / 100 }, 'share of the way round')}
+      testId="share-of-round"
+    />
   );
   switch (shape.kind) {
-    case 'wrapped-canvas': return (
-      <>
-        <LengthField small label="Depth of the sides" value={shape.depthMm} maxMm={200} onCommit={(depthMm) => depthMm !== null && set(shape, { depthMm }, 'depth of the sides')} testId="wrap-depth" />
-        <LengthField small label="Tuck on the back" value={shape.tuckMm} maxMm={200} onCommit={(tuckMm) => tuckMm !== null && set(shape, { tuckMm }, 'tuck')} testId="wrap-tuck" />
-      </>
-    );
-    case 'slats': return (
-      <>
-        <FigureField label="Slats" value={shape.count} whole min={1} max={60} onCommit={(count) => count !== null && set(shape, { count }, 'number of slats')} testId="slat-count" />
-        <LengthField small label="Gap between them" value={shape.gapMm} maxMm={500} onCommit={(gapMm) => gapMm !== null && set(shape, { gapMm }, 'gap')} testId="slat-gap" />
-        <ChoiceField label="Slats run" value={shape.run} options={[{ id: 'vertical', name: 'Upright' }, { id: 'horizontal', name: 'Across' }]} onCommit={(run) => set(shape, { run }, 'run of the slats')} />
-      </>
-    );
-    case 'drawer-row': return (
-      <>
-        <FigureField label="Fronts" value={shape.count} whole min={1} max={20} onCommit={(count) => count !== null && set(shape, { count }, 'number of fronts')} testId="front-count" />
-        <LengthField small label="Gap between them" value={shape.gapMm} maxMm={500} onCommit={(gapMm) => gapMm !== null && set(shape, { gapMm }, 'gap')} />
-        <ChoiceField label="Knobs on each" value={String(shape.knobs) as '0' | '1' | '2'} options={[{ id: '0', name: 'None' }, { id: '1', name: 'One' }, { id: '2', name: 'Two' }]} onCommit={(knobs) => set(shape, { knobs: Number(knobs) as 0 | 1 | 2 }, 'knobs')} />
-        {shape.knobs > 0 && <LengthField small label="Knob’s foot" value={shape.knobMm} minMm={1} maxMm={300} onCommit={(knobMm) => knobMm !== null && set(shape, { knobMm }, 'size of the knob')} />}
-      </>
-    );
-    case 'cylinder': return round(shape);
-    case 'vessel': return (
-      <>
-        <LengthField label="Diameter at the bottom" value={shape.bottomMm} minMm={5} onCommit={(bottomMm) => bottomMm !== null && set(shape, { bottomMm }, 'diameter at the bottom')} testId="vessel-bottom" />
-        {round(shape)}
-      </>
-    );
-    case 'panel': return <Wide><Openings shape={shape} size={plan.blank} onChange={(openings, label) => set(shape, { openings }, label)} /></Wide>;
-    case 'polygon': return <Wide><Outline shape={shape} /></Wide>;
-    default: return null;
+    case 'wrapped-canvas':
+      return (
+        <>
+          <LengthField
+            small
+            label="Depth of the sides"
+            value={shape.depthMm}
+            maxMm={200}
+            onCommit={(depthMm) => depthMm !== null && set(shape, { depthMm }, 'depth of the sides')}
+            testId="wrap-depth"
+          />
+          <LengthField
+            small
+            label="Tuck on the back"
+            value={shape.tuckMm}
+            maxMm={200}
+            onCommit={(tuckMm) => tuckMm !== null && set(shape, { tuckMm }, 'tuck')}
+            testId="wrap-tuck"
+          />
+        </>
+      );
+    case 'slats':
+      return (
+        <>
+          <FigureField
+            label="Slats"
+            value={shape.count}
+            whole
+            min={1}
+            max={60}
+            onCommit={(count) => count !== null && set(shape, { count }, 'number of slats')}
+            testId="slat-count"
+          />
+          <LengthField
+            small
+            label="Gap between them"
+            value={shape.gapMm}
+            maxMm={500}
+            onCommit={(gapMm) => gapMm !== null && set(shape, { gapMm }, 'gap')}
+            testId="slat-gap"
+          />
+          <ChoiceField
+            label="Slats run"
+            value={shape.run}
+            options={[
+              { id: 'vertical', name: 'Upright' },
+              { id: 'horizontal', name: 'Across' },
+            ]}
+            onCommit={(run) => set(shape, { run }, 'run of the slats')}
+          />
+        </>
+      );
+    case 'drawer-row':
+      return (
+        <>
+          <FigureField
+            label="Fronts"
+            value={shape.count}
+            whole
+            min={1}
+            max={20}
+            onCommit={(count) => count !== null && set(shape, { count }, 'number of fronts')}
+            testId="front-count"
+          />
+          <LengthField
+            small
+            label="Gap between them"
+            value={shape.gapMm}
+            maxMm={500}
+            onCommit={(gapMm) => gapMm !== null && set(shape, { gapMm }, 'gap')}
+          />
+          <ChoiceField
+            label="Knobs on each"
+            value={String(shape.knobs) as '0' | '1' | '2'}
+            options={[
+              { id: '0', name: 'None' },
+              { id: '1', name: 'One' },
+              { id: '2', name: 'Two' },
+            ]}
+            onCommit={(knobs) => set(shape, { knobs: Number(knobs) as 0 | 1 | 2 }, 'knobs')}
+          />
+          {shape.knobs > 0 && (
+            <LengthField
+              small
+              label="Knob’s foot"
+              value={shape.knobMm}
+              minMm={1}
+              maxMm={300}
+              onCommit={(knobMm) => knobMm !== null && set(shape, { knobMm }, 'size of the knob')}
+            />
+          )}
+        </>
+      );
+    case 'cylinder':
+      return round(shape);
+    case 'vessel':
+      return (
+        <>
+          <LengthField
+            label="Diameter at the bottom"
+            value={shape.bottomMm}
+            minMm={5}
+            onCommit={(bottomMm) => bottomMm !== null && set(shape, { bottomMm }, 'diameter at the bottom')}
+            testId="vessel-bottom"
+          />
+          {round(shape)}
+        </>
+      );
+    case 'panel':
+      return (
+        <Wide>
+          <Openings
+            shape={shape}
+            size={plan.surface.blank}
+            onChange={(openings, label) => set(shape, { openings }, label)}
+          />
+        </Wide>
+      );
+    case 'polygon':
+      return (
+        <Wide>
+          <Outline shape={shape} />
+        </Wide>
+      );
+    default:
+      return null;
   }
 }
 
-function Openings({ shape, size, onChange }: { shape: Extract<BlankShape, { kind: 'panel' }>; size: { widthMm: number; heightMm: number } | null; onChange: (openings: Opening[], label: string) => void }) {
+function Openings({
+  shape,
+  size,
+  onChange,
+}: {
+  shape: Extract<BlankShape, { kind: 'panel' }>;
+  size: { widthMm: number; heightMm: number } | null;
+  onChange: (openings: Opening[], label: string) => void;
+}) {
   const { openings } = shape;
-  const put = (index: number, patch: Partial<Opening>, label: string) => onChange(openings.map((one, i) => (i === index ? { ...one, ...patch } : one)), label);
-  const add = (kind: Opening['kind']) => onChange([...openings, { kind, xMm: (size?.widthMm ?? 200) / 2, yMm: (size?.heightMm ?? 200) / 2, diameterMm: 30 }], kind);
+  const put = (index: number, patch: Partial<Opening>, label: string) =>
+    onChange(
+      openings.map((opening, i) => (i === index ? { ...opening, ...patch } : opening)),
+      label,
+    );
+  const add = (kind: Opening['kind']) =>
+    onChange(
+      [...openings, { kind, xMm: (size?.widthMm ?? 200) / 2, yMm: (size?.heightMm ?? 200) / 2, diameterMm: 30 }],
+      kind,
+    );
   return (
     <div>
       {openings.map((opening, index) => (
         <div key={index} className={css.opening}>
-          <b>{opening.kind === 'knob' ? 'Knob' : 'Hole'} {index + 1}</b>
-          <LengthField small label="Across" value={opening.diameterMm} minMm={1} onCommit={(diameterMm) => diameterMm !== null && put(index, { diameterMm }, 'size of the opening')} />
-          <LengthField small label="From the left" value={opening.xMm} maxMm={MAX_PRINT_MM} onCommit={(xMm) => xMm !== null && put(index, { xMm }, 'place of the opening')} testId={`opening-x-${index}`} />
-          <LengthField small label="From the top" value={opening.yMm} maxMm={MAX_PRINT_MM} onCommit={(yMm) => yMm !== null && put(index, { yMm }, 'place of the opening')} />
-          <IconButton size="small" aria-label={`Remove ${opening.kind} ${index + 1}`} onClick={() => onChange(openings.filter((_, i) => i !== index), 'opening removed')}><Trash2 size={16} /></IconButton>
+          <b>
+            {opening.kind === 'knob' ? 'Knob' : 'Hole'} {index + 1}
+          </b>
+          <LengthField
+            small
+            label="Across"
+            value={opening.diameterMm}
+            minMm={1}
+            onCommit={(diameterMm) => diameterMm !== null && put(index, { diameterMm }, 'size of the opening')}
+          />
+          <LengthField
+            small
+            label="From the left"
+            value={opening.xMm}
+            maxMm={MAX_PRINT_MM}
+            onCommit={(xMm) => xMm !== null && put(index, { xMm }, 'place of the opening')}
+            testId={`opening-x-${index}`}
+          />
+          <LengthField
+            small
+            label="From the top"
+            value={opening.yMm}
+            maxMm={MAX_PRINT_MM}
+            onCommit={(yMm) => yMm !== null && put(index, { yMm }, 'place of the opening')}
+          />
+          <IconButton
+            size="small"
+            aria-label={`Remove ${opening.kind} ${index + 1}`}
+            onClick={() =>
+              onChange(
+                openings.filter((_, i) => i !== index),
+                'opening removed',
+              )
+            }
+          >
+            <Trash2 size={16} />
+          </IconButton>
         </div>
       ))}
-      <NextRow><Button size="small" variant="outlined" onClick={() => add('hole')} data-testid="add-hole">Add a hole</Button><Button size="small" variant="outlined" onClick={() => add('knob')}>Add a knob</Button></NextRow>
+      <NextRow>
+        <Button size="small" variant="outlined" onClick={() => add('hole')} data-testid="add-hole">
+          Add a hole
+        </Button>
+        <Button size="small" variant="outlined" onClick={() => add('knob')}>
+          Add a knob
+        </Button>
+      </NextRow>
     </div>
   );
 }
 
-/** The outline of a cut shape: corners dragged on the specimen, added and taken away here, or read from an SVG drawing. */
+/**
+ * The outline of a cut shape: corners dragged on the specimen, added and taken away here, or read from an SVG drawing.
+ */
 function Outline({ shape }: { shape: Extract<BlankShape, { kind: 'polygon' }> }) {
   const { changeAll } = useOpenPiece();
-  const notice = useNotice();
-  const units = useUnits();
+  const report = useReport();
   const { points } = shape;
-  const set = (next: typeof points, label: string) => changeAll({ surface: { shape: { ...shape, points: next } } }, label);
+  const set = (next: typeof points, label: string) =>
+    changeAll({ surface: { shape: { ...shape, points: next } } }, label);
   const read = async (file: File) => {
+    const { readSvgOutline } = await import('@/core/shape/svg-outline');
     const outline = readSvgOutline(await file.text());
-    if (!outline.ok) return notice({ text: sentenceFor(outline.error, units), tone: 'error' });
+    report(outline);
+    if (!outline.ok) return;
     const { widthMm, heightMm } = outline.value;
-    changeAll({ surface: { shape: { kind: 'polygon', points: outline.value.points }, ...(widthMm && heightMm && widthMm <= MAX_PRINT_MM && heightMm <= MAX_PRINT_MM ? { widthMm, heightMm } : {}) } }, 'outline from a drawing');
+    changeAll(
+      {
+        surface: {
+          shape: { kind: 'polygon', points: outline.value.points },
+          ...(widthMm && heightMm && widthMm <= MAX_PRINT_MM && heightMm <= MAX_PRINT_MM ? { widthMm, heightMm } : {}),
+        },
+      },
+      'outline from a drawing',
+    );
   };
   const split = () => {
     // The longest side gets a corner in its middle.
-    const side = points.map((point, i) => { const next = points[(i + 1) % points.length]; return { i, length: Math.hypot(next.x - point.x, next.y - point.y) }; }).sort((a, b) => b.length - a.length)[0].i;
-    const [a, b] = [points[side], points[(side + 1) % points.length]];
-    set([...points.slice(0, side + 1), { x: (a.x + b.x) / 2, y: (a.y + b.y) / 2 }, ...points.slice(side + 1)], 'corner added');
+    const side = points
+      .map((point, i) => {
+        const next = points[(i + 1) % points.length]!;
+        return { i, length: Math.hypot(next.x - point.x, next.y - point.y) };
+      })
+      .sort((a, b) => b.length - a.length)[0]!.i;
+    const [a, b] = [points[side]!, points[(side + 1) % points.length]!];
+    set(
+      [...points.slice(0, side + 1), { x: (a.x + b.x) / 2, y: (a.y + b.y) / 2 }, ...points.slice(side + 1)],
+      'corner added',
+    );
   };
   return (
     <div>
       <NextRow>
-        <Button size="small" variant="outlined" onClick={split} disabled={points.length >= 60}>Add a corner</Button>
-        <Button size="small" variant="outlined" onClick={() => set(points.slice(0, -1), 'corner taken away')} disabled={points.length <= 3}>Take one away</Button>
-        <FileButton size="small" variant="outlined" accept=".svg,image/svg+xml" onFile={(file) => void read(file)} testId="outline-file">Outline from an SVG</FileButton>
+        <Button size="small" variant="outlined" onClick={split} disabled={points.length >= 60}>
+          Add a corner
+        </Button>
+        <Button
+          size="small"
+          variant="outlined"
+          onClick={() => set(points.slice(0, -1), 'corner taken away')}
+          disabled={points.length <= 3}
+        >
+          Take one away
+        </Button>
+        <FileButton
+          size="small"
+          variant="outlined"
+          accept=".svg,image/svg+xml"
+          onFile={(file) => void read(file)}
+          testId="outline-file"
+        >
+          Outline from an SVG
+        </FileButton>
       </NextRow>
       <Note>{points.length} corners. Drag them on the specimen, or move one with the arrow keys.</Note>
     </div>
@@ -145,19 +328,83 @@ function Outline({ shape }: { shape: Extract<BlankShape, { kind: 'polygon' }> })
 export function GrainFields({ proposedDeg }: { proposedDeg: number | null }) {
   const { piece, plan, change } = useOpenPiece();
   const { grain } = piece.surface;
-  const wood = plan.surface?.class === 'wood' || plan.surface?.id === 'varnished-wood';
-  const set = (patch: Partial<typeof grain>, label: string) => change('surface', { grain: { ...grain, ...patch } }, label);
+  const wood = plan.surface.record?.class === 'wood' || plan.surface.record?.oldFinish;
+  const set = (patch: Partial<typeof grain>, label: string) =>
+    change('surface', { grain: { ...grain, ...patch } }, label);
   return (
     <Fields>
-      <FigureField label="Grain turned by" value={grain.angleDeg} unit="°" min={-180} max={180} decimals={0} onCommit={(angleDeg) => set({ angleDeg: angleDeg ?? 0 }, 'turn of the grain')} hint="0 runs across, 90 up and down" testId="grain-angle" />
-      <div>{proposedDeg !== null && Math.abs(proposedDeg - grain.angleDeg) > 5
-        ? <Button size="small" variant="outlined" onClick={() => set({ angleDeg: proposedDeg }, 'grain along the picture')} data-testid="grain-proposed">Turn it to the picture’s lines: {proposedDeg}°</Button>
-        : <Note>{proposedDeg === null ? 'The picture’s lines run every way, so every direction will do.' : 'The grain follows the picture’s lines.'}</Note>}</div>
-      <LengthField small label="Shifted to the right" value={grain.shiftXMm} maxMm={2000} onCommit={(shiftXMm) => shiftXMm !== null && set({ shiftXMm }, 'shift of the grain')} />
-      <LengthField small label="Shifted down" value={grain.shiftYMm} maxMm={2000} onCommit={(shiftYMm) => shiftYMm !== null && set({ shiftYMm }, 'shift of the grain')} />
-      {wood && <LengthField small label="Rings apart" value={grain.spacingMm} minMm={0.2} maxMm={60} clearable onCommit={(spacingMm) => set({ spacingMm }, 'distance of the rings')} hint="empty: as usual" />}
-      {wood && <FigureField label="Knots" value={grain.knots} whole min={0} max={12} onCommit={(knots) => set({ knots: knots ?? 0 }, 'knots')} />}
-      <Wide><NextRow><Button size="small" variant="text" onClick={() => set({ seed: (grain.seed + 1) % 10000 }, 'another board')}>Another board</Button></NextRow></Wide>
+      <FigureField
+        label="Grain turned by"
+        value={grain.angleDeg}
+        unit="°"
+        min={-180}
+        max={180}
+        decimals={0}
+        onCommit={(angleDeg) => set({ angleDeg: angleDeg ?? 0 }, 'turn of the grain')}
+        hint="0 runs across, 90 up and down"
+        testId="grain-angle"
+      />
+      <div>
+        {proposedDeg !== null && Math.abs(proposedDeg - grain.angleDeg) > 5 ? (
+          <Button
+            size="small"
+            variant="outlined"
+            onClick={() => set({ angleDeg: proposedDeg }, 'grain along the picture')}
+            data-testid="grain-proposed"
+          >
+            Turn it to the picture’s lines: {proposedDeg}°
+          </Button>
+        ) : (
+          <Note>
+            {proposedDeg === null
+              ? 'The picture’s lines run every way, so every direction will do.'
+              : 'The grain follows the picture’s lines.'}
+          </Note>
+        )}
+      </div>
+      <LengthField
+        small
+        label="Shifted to the right"
+        value={grain.shiftXMm}
+        maxMm={2000}
+        onCommit={(shiftXMm) => shiftXMm !== null && set({ shiftXMm }, 'shift of the grain')}
+      />
+      <LengthField
+        small
+        label="Shifted down"
+        value={grain.shiftYMm}
+        maxMm={2000}
+        onCommit={(shiftYMm) => shiftYMm !== null && set({ shiftYMm }, 'shift of the grain')}
+      />
+      {wood && (
+        <LengthField
+          small
+          label="Rings apart"
+          value={grain.spacingMm}
+          minMm={0.2}
+          maxMm={60}
+          clearable
+          onCommit={(spacingMm) => set({ spacingMm }, 'distance of the rings')}
+          hint="empty: as usual"
+        />
+      )}
+      {wood && (
+        <FigureField
+          label="Knots"
+          value={grain.knots}
+          whole
+          min={0}
+          max={12}
+          onCommit={(knots) => set({ knots: knots ?? 0 }, 'knots')}
+        />
+      )}
+      <Wide>
+        <NextRow>
+          <Button size="small" variant="text" onClick={() => set({ seed: (grain.seed + 1) % 10000 }, 'another board')}>
+            Another board
+          </Button>
+        </NextRow>
+      </Wide>
     </Fields>
   );
 }

@@ -1,5 +1,5 @@
 import { notFound } from 'next/navigation';
-import { STATIONS, type StationId } from '@/core/plan';
+import { STATIONS, type StationId } from '@/core/stations';
 import { PiecePage } from '@/features/piece';
 
 export default async function Page({ params }: { params: Promise<{ id: string; station: string }> }) {

@@ -7,5 +7,7 @@ export async function POST(request: Request): Promise<Response> {
   const sent = await readRequest(request);
   if (!sent.ok) return refused(sent.error);
   const proof = await printProof(sent.value.pdf, sent.value.page, sent.value);
-  return proof.ok ? new Response(new Blob([new Uint8Array(proof.value)]), { headers: { 'content-type': 'image/png' } }) : refused(proof.error);
+  return proof.ok
+    ? new Response(new Blob([new Uint8Array(proof.value)]), { headers: { 'content-type': 'image/png' } })
+    : refused(proof.error);
 }

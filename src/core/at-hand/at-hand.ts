@@ -1,0 +1,40 @@
+import type { BinderId, LabelValues, PrintId, SealerId } from '@/core/craft';
+import type { AirRecord } from '@/core/cure';
+import { TRUE_PRINTER, type PrinterTruth } from './printer';
+
+export type PrinterAtHand = 'copy-shop' | 'laser' | 'inkjet';
+
+/** What the person has – printer, papers, stash, room, practice: decides what is easy, not what is possible. */
+export interface AtHand {
+  printer: PrinterAtHand;
+  papers: readonly PrintId[];
+  /** 1 first pieces, 2 some practice, 3 much. */
+  skill: 1 | 2 | 3;
+  /** Price of a millilitre of each binder, where it is known. */
+  pricePerMl: Partial<Record<BinderId, number>>;
+  sealerPricePerMl: Partial<Record<SealerId, number>>;
+  pricePerSheet: Partial<Record<PrintId, number>>;
+  labels: Partial<Record<BinderId, LabelValues>>;
+  /** How hot the person's oven goes; null where nobody said. */
+  ovenLimitC: number | null;
+  /** The room's air through time; null where nothing is read or typed. */
+  air: AirRecord | null;
+  /** Minutes that steps take this person against the usual, by station. */
+  pace: Readonly<Record<string, number>>;
+  /** What the printer does to sizes. */
+  truth: PrinterTruth;
+}
+
+export const NOTHING_SAID: AtHand = {
+  printer: 'copy-shop',
+  papers: ['laser-plain'],
+  skill: 2,
+  pricePerMl: {},
+  sealerPricePerMl: {},
+  pricePerSheet: {},
+  labels: {},
+  truth: TRUE_PRINTER,
+  ovenLimitC: null,
+  air: null,
+  pace: {},
+};

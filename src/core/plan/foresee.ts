@@ -1,0 +1,36 @@
+import type { AtHand } from '@/core/at-hand';
+import type { Candidate } from '@/core/method';
+import { applyPatch, type Job, type MissingCode, type PictureFacts, type PiecePlan } from '@/core/stations';
+import { planPiece } from './plan-piece';
+import { missingAt } from './standing';
+
+/**
+ * A piece as the schedule takes it: with the best method where none is chosen yet, and what it can't be planned
+ * without.
+ */
+export interface Foreseen<J extends Job = Job> {
+  job: J;
+  plan: PiecePlan;
+  assumed: Candidate | null;
+  lacks: MissingCode[];
+}
+
+export function foresee<J extends Job>(
+  job: J,
+  picture: PictureFacts | null,
+  now: number,
+  atHand: AtHand,
+  plan = planPiece(job, picture, now, atHand),
+): Foreseen<J> {
+  const best = plan.method.binder
+    ? null
+    : (plan.method.candidates.find(({ verdict }) => verdict !== 'refused') ?? null);
+  if (!best) return { job, plan, assumed: null, lacks: lacking(job, plan) };
+  const taken = applyPatch(job, { method: { school: best.school.id, binder: best.binder.id } });
+  const foreseen = planPiece(taken, picture, now, atHand);
+  return { job: taken, plan: foreseen, assumed: best, lacks: lacking(taken, foreseen) };
+}
+
+const lacking = (job: Job, plan: PiecePlan): MissingCode[] => [
+  ...new Set(missingAt('lay', job, plan).map(({ code }) => code)),
+];

@@ -1,0 +1,142 @@
+/**
+ * What stations pass on: each station's answer, and the plan of a piece made of them. What can't be computed yet is
+ * null; `missing` says at which station what is lacking. A station's answer is computed from the job and from the
+ * answers of the stations before it.
+ */
+import type { CoatAmount, LayingStep } from '@/core/coat';
+import type { BinderRecord, SchoolRecord, SurfaceRecord } from '@/core/craft';
+import type { AirCourse, AirGap, CureClock, CureWait, OvenCycle, OvenRefusal, PeelWindow, Room } from '@/core/cure';
+import type { Comparison, PieceCost } from '@/core/journal';
+import type { Repair } from '@/core/mend';
+import type { Candidate } from '@/core/method';
+import type { Crop, ResolutionVerdict, SizePx } from '@/core/picture';
+import type { SurfaceLook } from '@/core/render';
+import type { RubPlan } from '@/core/rub';
+import type { SealClock, SealPlan, SealerChoice } from '@/core/seal';
+import type { Blank, RectMm, ShapeCode } from '@/core/shape';
+import type { Failure, Result } from '@/core/shared';
+import type { FormedPrint, LayoutCode, SheetPack } from '@/core/sheet';
+import type { PictureFacts } from './job';
+import type { PrepStep } from './surface/preparation';
+
+interface PictureAnswer {
+  /** What is known of the file; null while none is chosen, or its facts are not read yet. */
+  facts: PictureFacts | null;
+}
+
+/** Where the picture lies on the blank, and what of it is printed. */
+export interface PrintPlan {
+  /** Round everything that lands on the face: the main picture and every layer that is moved with it. */
+  rect: RectMm;
+  /**
+   * The main picture's place on its plane: the face itself, but where a picture is spread, repeated, wrapped or bent.
+   */
+  picture: RectMm;
+  /** How it is printed and what of it lands. */
+  formed: FormedPrint;
+  /** What of it lies on the blank, mm². */
+  areaMm2: number;
+  crop: Crop;
+  croppedPx: SizePx;
+  ppi: number;
+  verdict: ResolutionVerdict;
+  largestWidthMm: number;
+}
+
+export interface SurfaceAnswer {
+  record: SurfaceRecord | null;
+  blank: Blank | null;
+  /** Why the blank can't be made as it is described. */
+  shapeFault: Failure<ShapeCode> | null;
+  /** Where the print may lie: the blank inside its margins. Null where margins leave nothing. */
+  window: RectMm | null;
+  groundColour: string;
+  /** How the renderer shows the blank. */
+  look: SurfaceLook | null;
+  preparation: readonly PrepStep[];
+  print: PrintPlan | null;
+}
+
+export interface MethodAnswer {
+  candidates: readonly Candidate[];
+  chosen: Candidate | null;
+  /** Of the chosen candidate, where it is not refused. */
+  binder: BinderRecord | null;
+  school: SchoolRecord | null;
+  mirrored: boolean;
+}
+
+interface SheetAnswer {
+  pack: Result<SheetPack, LayoutCode> | null;
+}
+
+/** The room's air from the laying on. */
+export interface RoomThrough {
+  course: AirCourse;
+  startAt: number;
+}
+
+export interface LayPlan {
+  coat: CoatAmount;
+  steps: readonly LayingStep[];
+  openMinutes: number;
+  spreadMinutes: number;
+  filmUm: number;
+  /** The air it is laid in. */
+  room: Room;
+}
+
+export interface LayAnswer {
+  /** The room as it is typed. */
+  room: Room;
+  /** The room through time, where the piece follows it and something is known of it. */
+  through: RoomThrough | null;
+  laying: LayPlan | null;
+}
+
+export interface CureAnswer {
+  wait: CureWait | null;
+  clock: CureClock | null;
+  /** Which oven cycles the piece can take, and why not. */
+  ovens: readonly { cycle: OvenCycle; refusal: OvenRefusal | null }[];
+  /** From when until when a tacky sheet is peeled. */
+  peel: PeelWindow | null;
+  /** Stretches without readings in the wait, bridged. */
+  bridged: readonly AirGap[];
+}
+
+interface RubAnswer {
+  rubbing: RubPlan | null;
+}
+
+interface MendAnswer {
+  repairs: readonly Repair[];
+}
+
+interface SealAnswer {
+  choices: readonly SealerChoice[];
+  sealing: SealPlan | null;
+  clock: SealClock | null;
+}
+
+interface KeepAnswer {
+  cost: PieceCost;
+  comparison: readonly Comparison[];
+}
+
+/** The plan of one piece: every station's answer. */
+export interface PiecePlan {
+  picture: PictureAnswer;
+  surface: SurfaceAnswer;
+  method: MethodAnswer;
+  sheet: SheetAnswer;
+  lay: LayAnswer;
+  cure: CureAnswer;
+  rub: RubAnswer;
+  mend: MendAnswer;
+  seal: SealAnswer;
+  keep: KeepAnswer;
+}
+
+/** The registry is held to these by the compiler. */
+export type StationId = keyof PiecePlan;

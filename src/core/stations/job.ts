@@ -1,0 +1,206 @@
+/**
+ * What the crafter decided and did for one piece: everything the plan is computed from. The stored piece extends it.
+ * Lengths mm, volumes ml, temperatures °C, instants epoch ms; null is "not said yet" or, for overruled values, "as
+ * computed".
+ */
+import type { Cover, OvenId, SeenSign } from '@/core/cure';
+import type {
+  BaseCoatId,
+  BinderId,
+  CoatedFace,
+  FinishId,
+  PrintId,
+  SchoolId,
+  SealerId,
+  SheenId,
+  SurfaceId,
+  UseId,
+} from '@/core/craft';
+import type { Prices } from '@/core/journal';
+import type { RepairId } from '@/core/mend';
+import type { LookWanted } from '@/core/method';
+import type { Crop, CropRatio, Layer } from '@/core/picture';
+import type { Tone } from '@/core/raster';
+import type { Grain } from '@/core/render';
+import type { BlankShape, MarginsMm, SizeMm } from '@/core/shape';
+import type { ProofReason } from '@/core/proof';
+import type { PrepCode, StepText } from './step';
+import type { Orientation, PaperId, PrintForm } from '@/core/sheet';
+
+export interface Motif {
+  of: string;
+  rings: { x: number; y: number }[][];
+}
+/** Scales in shares: 1 is right. */
+export interface KeptProof {
+  at: number;
+  go: boolean;
+  mirroredRight: boolean;
+  across: number;
+  along: number;
+  page: number;
+  darknessKept: number;
+  reasons: ProofReason[];
+}
+export interface ShopOrder {
+  number: string;
+  price: number;
+  pages: number;
+  copies: number;
+  orderedAt: number;
+  readyAt: number;
+}
+
+export interface RubbedPass {
+  at: number;
+  minutes: number;
+}
+
+export interface Job {
+  name: string;
+  /** Calendar day, YYYY-MM-DD. */
+  dueOn: string | null;
+  picture: {
+    pictureId: string | null;
+    crop: Crop;
+    ratio: CropRatio;
+    lettering: 'yes' | 'no' | null;
+    /** Quarter turns and straightening, before the crop. */
+    turns: number;
+    straightenDeg: number;
+    tone: Tone;
+    layers: Layer[];
+  };
+  surface: {
+    kind: SurfaceId | null;
+    widthMm: number | null;
+    heightMm: number | null;
+    thicknessMm: number | null;
+    finish: FinishId;
+    baseCoat: BaseCoatId;
+    baseColour: string;
+    prepared: PrepCode[];
+    shape: BlankShape;
+    grain: Grain;
+    /** The bare stuff's own colour; null as usual for the surface. */
+    bareColour: string | null;
+  };
+  method: {
+    print: PrintId;
+    school: SchoolId | null;
+    binder: BinderId | null;
+    whites: 'surface-shows' | 'stay-white' | 'either';
+    look: LookWanted;
+    /** Pairs to try the picture on, side by side. */
+    tryOn: TryOn[];
+  };
+  sheet: {
+    paper: PaperId;
+    orientation: Orientation;
+    margins: MarginsMm;
+    barMeasuredMm: number | null;
+    printedAt: number | null;
+    /** Size of a paper of one's own, upright. */
+    custom: SizeMm;
+    /** How far a page goes on under the next. */
+    overlapMm: number;
+    form: PrintForm;
+    /** Prints of the same, spares included. */
+    copies: number;
+    /**
+     * Outline of what is not white, in shares of the turned picture, and of which picture; null where it was not looked
+     * for.
+     */
+    motif: Motif | null;
+    /** The last proof that was read back; null before. */
+    proof: KeptProof | null;
+    /** What the copy shop was asked to print; null where it was not. */
+    order: ShopOrder | null;
+  };
+  lay: {
+    faces: CoatedFace[] | null;
+    filmUm: number | null;
+    extendMm: number;
+    mediumUsedMl: number | null;
+    laidAt: number | null;
+  };
+  cure: {
+    temperatureC: number;
+    humidityPercent: number;
+    air: 'still' | 'fan';
+    school: 'sign' | 'clock';
+    labelHours: number | null;
+    /**
+     * How it lies, whether an oven dries it, and whether its air is the figure typed here or the room's own through
+     * time.
+     */
+    cover: Cover;
+    oven: OvenId | null;
+    through: 'typed' | 'room';
+    /** What was seen and felt on it while it dried. */
+    signs: SeenSign[];
+  };
+  rub: { passes: number | null; done: RubbedPass[]; finishedAt: number | null };
+  mend: { done: RepairId[]; finishedAt: number | null };
+  seal: {
+    use: UseId;
+    sheen: SheenId;
+    sealer: SealerId | null;
+    coats: number | null;
+    coatsAt: number[];
+    finishedAt: number | null;
+  };
+  /** What hands did, with their minutes, and what it took out of the stash. */
+  work: { done: StepDone[]; draws: Draw[] };
+  keep: { photoId: string | null; rating: number | null; notes: string; careText: string | null; prices: Prices };
+}
+
+/**
+ * A step done, by its written id: when its hands ended, the minutes they took (null where nobody measured) and the
+ * usual minutes it was planned with, before the person's own pace.
+ */
+export interface StepDone {
+  step: StepText;
+  at: number;
+  minutes: number | null;
+  planned: number;
+}
+/** Taken out of an item of the stash by a step: ml, sheets or pieces. */
+export interface Draw {
+  step: StepText;
+  item: string;
+  amount: number;
+  at: number;
+}
+
+export interface TryOn {
+  surface: SurfaceId;
+  baseCoat: BaseCoatId;
+  school: SchoolId;
+  binder: BinderId;
+}
+
+type SectionId =
+  'picture' | 'surface' | 'method' | 'sheet' | 'lay' | 'cure' | 'rub' | 'mend' | 'seal' | 'work' | 'keep';
+/** A change to a job: values laid over its sections. */
+export type JobPatch = { [S in SectionId]?: Partial<Job[S]> };
+
+export const applyPatch = <J extends Job>(job: J, patch: JobPatch): J => {
+  const sections = Object.entries(patch).map(([section, values]) => [
+    section,
+    { ...job[section as SectionId], ...values },
+  ]);
+  return { ...job, ...(Object.fromEntries(sections) as Partial<J>) };
+};
+
+/** The end of the due day in local time, epoch ms. */
+export const dueAt = (dueOn: string | null): number | null =>
+  dueOn === null ? null : new Date(`${dueOn}T23:59:00`).getTime();
+
+/** What the plan needs to know of the picture file. */
+export interface PictureFacts {
+  widthPx: number;
+  heightPx: number;
+  paleShare: number;
+  darkShare: number;
+}

@@ -1,0 +1,76 @@
+import { printById, schoolById, type CautionId } from '@/core/craft';
+import { rankMethods } from '@/core/method';
+import { lightnessOf } from '@/core/colour';
+import { areaMm2 } from '@/core/shape';
+import { MS_PER_HOUR } from '@/core/shared';
+import { typedRoom } from './air';
+import type { MethodAnswer, SurfaceAnswer } from './answers';
+import { dueAt } from './job';
+import { lacksKind, lacksMethod } from './lacking';
+import { WITHOUT_STEPS, isLaid, nextStep, type Setting, type Station } from './station';
+
+/** What is reckoned with before the picture and the blank are known: a letter page. */
+const DEFAULT_PRINT_AREA_MM2 = 215.9 * 279.4;
+
+export const method: Station<'method', 'surface'> = {
+  ...WITHOUT_STEPS,
+  id: 'method',
+  answer,
+  missing: (_, plan) => {
+    const kind = lacksKind(plan);
+    return kind.length > 0 ? kind : lacksMethod(plan);
+  },
+  state: (_, plan) => {
+    if (plan.method.chosen?.verdict === 'refused') return 'doubtful';
+    return plan.method.binder === null ? 'not-yet' : 'done';
+  },
+  isBehind: isLaid,
+  next: () => nextStep('choose-method', 'method'),
+  cautions: ({ method: { print } }, { surface, method: { school, chosen } }) => {
+    const cautions: CautionId[] = ['label-first'];
+    if (printById(print).heatSet || (school ?? chosen?.school)?.hot) cautions.push('heat-set');
+    if (surface.record?.ledOnly) cautions.push('no-flame');
+    return cautions;
+  },
+};
+
+function answer({ job, now, atHand }: Setting, { surface }: { surface: SurfaceAnswer }): MethodAnswer {
+  const candidates = surface.record
+    ? rankMethods({
+        surface: surface.record,
+        room: typedRoom(job),
+        print: printById(job.method.print),
+        finish: job.surface.finish,
+        groundLightness: lightnessOf(surface.groundColour),
+        hasBaseCoat: job.surface.baseCoat !== 'none',
+        areaMm2: printArea(surface),
+        lettering: job.picture.lettering === 'yes',
+        whites: job.method.whites,
+        use: job.seal.use,
+        school: job.cure.school,
+        hoursLeft: hoursLeft(job.dueOn, now),
+        look: job.method.look,
+        atHand,
+      })
+    : [];
+  const chosen =
+    candidates.find(({ binder, school }) => binder.id === job.method.binder && school.id === job.method.school) ?? null;
+  const usable = chosen && chosen.verdict !== 'refused' ? chosen : null;
+  return {
+    candidates,
+    chosen,
+    binder: usable?.binder ?? null,
+    school: usable ? schoolById(usable.school.id) : null,
+    mirrored: usable?.school.mirrored ?? true,
+  };
+}
+
+function printArea({ print, window }: SurfaceAnswer): number {
+  if (print) return print.areaMm2;
+  return window ? areaMm2(window) : DEFAULT_PRINT_AREA_MM2;
+}
+
+function hoursLeft(dueOn: string | null, now: number): number | null {
+  const due = dueAt(dueOn);
+  return due === null ? null : (due - now) / MS_PER_HOUR;
+}

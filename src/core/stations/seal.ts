@@ -1,0 +1,73 @@
+import { sealerById, type CautionId } from '@/core/craft';
+import { defaultSealer, sealClock, sealPlan, sealerChoices } from '@/core/seal';
+import type { PiecePlan } from './answers';
+import type { Job } from './job';
+import { lacksBlank } from './lacking';
+import { isRubbed, passDryAt } from './rub';
+import { clockWait, need, never, nextStep, type Station, type StationStep } from './station';
+
+const COAT_MINUTES = 10;
+
+/** All coats are on, or the person left it as it is. */
+export const isSealed = ({ seal }: Job, { seal: { sealing } }: PiecePlan): boolean =>
+  seal.finishedAt !== null || (sealing !== null && sealing.coats > 0 && seal.coatsAt.length >= sealing.coats);
+
+export const seal: Station<'seal', 'surface' | 'method' | 'lay'> = {
+  id: 'seal',
+  answer: ({ job: { seal: choice } }, { surface: { record, blank }, method: { binder }, lay: { room } }) => {
+    const fabric = record?.class === 'fabric';
+    const sealer = choice.sealer ?? defaultSealer(choice.use, choice.sheen, binder, fabric);
+    const sealing = sealer && blank ? sealPlan(sealerById(sealer), blank.areaMm2, room, choice.coats) : null;
+    return {
+      choices: sealerChoices(choice.use, choice.sheen, binder, fabric),
+      sealing,
+      clock: sealing ? sealClock(sealing, choice.coatsAt) : null,
+    };
+  },
+  missing,
+  state: (job, plan) => {
+    if (isSealed(job, plan)) return 'done';
+    if (missing(job, plan).length > 0 || !isRubbed(job, plan)) return 'not-yet';
+    return plan.seal.clock?.nextCoatAt != null ? 'waiting' : 'ready';
+  },
+  isBehind: never,
+  next: (job, plan) =>
+    job.seal.coatsAt.length === 0
+      ? nextStep('first-seal-coat', 'seal', passDryAt(job, plan), COAT_MINUTES)
+      : nextStep('next-seal-coat', 'seal', plan.seal.clock?.nextCoatAt ?? null, COAT_MINUTES),
+  steps,
+  doneAt: (step, { seal: { coatsAt, finishedAt } }) =>
+    (step.kind === 'coat' ? coatsAt[step.number - 1] : undefined) ?? finishedAt,
+  complete: (_, { seal: { coatsAt } }, { at }) => ({ seal: { coatsAt: [...coatsAt, at] } }),
+  revoke: (_, { seal: { coatsAt } }) => ({ seal: { coatsAt: coatsAt.slice(0, -1), finishedAt: null } }),
+  needs: (_, __, { seal: { sealing }, method: { binder } }) => {
+    if (!sealing || sealing.volumeMlPerCoat <= 0) return null;
+    const amount = sealing.volumeMlPerCoat;
+    return sealing.sealer.isBinder && binder
+      ? { kind: 'binder', material: binder.id, amount }
+      : { kind: 'sealer', material: sealing.sealer.id, amount };
+  },
+  cautions: (_, { surface: { record }, seal: { sealing } }) => {
+    const minded: CautionId[] = ['no-food', 'outdoors'];
+    if (sealing?.sealer.sprayed) minded.push('spray');
+    if (sealing?.sealer.oily) minded.push('oily-rags');
+    if (record?.laundered) minded.push('wash');
+    return [...minded, 'label-first'];
+  },
+  tools: () => ['soft-flat-brush', 'dust-cloth'],
+};
+
+function missing(_: Job, plan: PiecePlan) {
+  return [...lacksBlank(plan), ...need(plan.surface.blank !== null && plan.seal.sealing === null, 'sealer', 'seal')];
+}
+
+function steps(_: Job, { seal: { sealing } }: PiecePlan): StationStep[] {
+  if (!sealing) return [];
+  const { coats, betweenHours, touchHours } = sealing;
+  return Array.from({ length: coats }, (__, index) => ({
+    step: { kind: 'coat', number: index + 1 },
+    title: { code: 'coat', number: index + 1 },
+    minutes: COAT_MINUTES,
+    wait: clockWait(index + 1 === coats ? touchHours : betweenHours),
+  }));
+}

@@ -1,0 +1,16 @@
+import type { StationId } from './answers';
+import type { StepId } from './step';
+
+const STATION_OF: Readonly<Record<StepId['kind'], StationId>> = {
+  prepare: 'surface',
+  print: 'sheet',
+  bed: 'lay',
+  lay: 'lay',
+  pass: 'rub',
+  remove: 'rub',
+  trace: 'mend',
+  mend: 'mend',
+  coat: 'seal',
+};
+
+export const stationOf = (step: StepId): StationId => STATION_OF[step.kind];

@@ -1,0 +1,110 @@
+import { surfaceById, type CautionId } from '@/core/craft';
+import { resolveBlank } from '@/core/shape';
+import { pictureWindow } from '@/core/sheet';
+import { typedRoom } from '../air';
+import type { SurfaceAnswer } from '../answers';
+import type { Job } from '../job';
+import { lacksBlank, lacksKind } from '../lacking';
+import {
+  clockWait,
+  isLaid,
+  loggedAt,
+  nextStep,
+  type Setting,
+  type StashNeed,
+  type Station,
+  type StationStep,
+} from '../station';
+import { stepText, type StepId } from '../step';
+import { groundColourOf, surfaceLook } from './ground';
+import { placePrint } from './placement';
+import { preparation } from './preparation';
+import { sum } from '@/core/shared';
+
+const PREP_MINUTES = 10;
+/** From here on a blank is lifted and turned by two. */
+const HEAVY_MM2 = 700 * 700;
+/** A base coat's wet film, µm. */
+const PAINT_FILM_UM = 100;
+const UM_MM2_PER_ML = 1e6;
+/** The ground while nothing is known of it. */
+const WHITE = '#ffffff';
+
+const chosenSteps = (all: SurfaceAnswer['preparation'], step: StepId | undefined): SurfaceAnswer['preparation'] =>
+  step === undefined ? all : all.filter(({ code }) => step.kind === 'prepare' && step.code === code);
+
+const isPrepared = ({ surface: { prepared } }: Job, { preparation: all }: SurfaceAnswer): boolean =>
+  all.every(({ code }) => prepared.includes(code));
+
+const doneAt = (step: StepId, job: Job): number | null =>
+  isLaid(job) || (step.kind === 'prepare' && job.surface.prepared.includes(step.code))
+    ? (loggedAt(job, stepText(step)) ?? 0)
+    : null;
+
+function steps(_: Job, { surface: { preparation: all } }: { surface: SurfaceAnswer }): StationStep[] {
+  return all.map(({ code, coat, hours }) => ({
+    step: { kind: 'prepare', code },
+    title: { code: 'prepare', prep: code, coat },
+    minutes: PREP_MINUTES,
+    wait: clockWait(hours),
+  }));
+}
+
+function answer(
+  { job }: Setting,
+  { picture: { facts } }: Parameters<Station<'surface', 'picture'>['answer']>[1],
+): SurfaceAnswer {
+  const { kind, widthMm, heightMm, shape } = job.surface;
+  const record = kind ? surfaceById(kind) : null;
+  const resolved = widthMm !== null && heightMm !== null ? resolveBlank(shape, { widthMm, heightMm }) : null;
+  const blank = resolved?.ok ? resolved.value : null;
+  const window = blank ? pictureWindow(blank, job.sheet.form, job.sheet.margins) : null;
+  const look = record ? surfaceLook(job.surface, record) : null;
+  return {
+    record,
+    blank,
+    shapeFault: resolved && !resolved.ok ? resolved.error : null,
+    window,
+    look,
+    groundColour: look ? groundColourOf(look) : WHITE,
+    preparation: record ? preparation(record, job.surface, typedRoom(job)) : [],
+    print: facts && window && blank ? placePrint(job, facts, { window, blank, coarse: record?.coarse ?? false }) : null,
+  };
+}
+
+export const surface: Station<'surface', 'picture'> = {
+  id: 'surface',
+  answer,
+  missing: (_, plan) => [...lacksKind(plan), ...lacksBlank(plan)],
+  state: (job, plan) => {
+    const { record, blank, shapeFault, window } = plan.surface;
+    if (shapeFault !== null || (blank !== null && window === null)) return 'doubtful';
+    if (record === null || blank === null) return 'not-yet';
+    return isLaid(job) || isPrepared(job, plan.surface) ? 'done' : 'ready';
+  },
+  isBehind: isLaid,
+  next: (job, plan) => {
+    if (lacksKind(plan).length + lacksBlank(plan).length > 0) return nextStep('describe-surface', 'surface');
+    const open = steps(job, plan).filter(({ step }) => doneAt(step, job) === null);
+    return nextStep('prepare-surface', 'surface', null, sum(open.map(({ minutes }) => minutes)));
+  },
+  steps,
+  doneAt,
+  complete: (step, { surface: { prepared } }) =>
+    step.kind === 'prepare' ? { surface: { prepared: [...new Set([...prepared, step.code])] } } : {},
+  revoke: (step, { surface: { prepared } }) =>
+    step.kind === 'prepare' ? { surface: { prepared: prepared.filter((code) => code !== step.code) } } : {},
+  needs: (step, _, { surface: { blank, record } }): StashNeed | null =>
+    step.kind === 'prepare' && step.code === 'base-coat' && blank && record
+      ? { kind: 'paint', material: null, amount: (blank.areaMm2 * PAINT_FILM_UM * record.absorbency) / UM_MM2_PER_ML }
+      : null,
+  cautions: (_, { surface: { preparation: all, record, blank } }, step) => {
+    const always: CautionId[] = [];
+    if (record?.ledOnly) always.push('no-flame');
+    if (blank && blank.areaMm2 > HEAVY_MM2) always.push('two-people');
+    return [...new Set([...chosenSteps(all, step).flatMap(({ cautions }) => cautions), ...always])];
+  },
+  tools: (_, { surface: { preparation: all } }, step) => [
+    ...new Set(chosenSteps(all, step).flatMap(({ tools }) => tools)),
+  ],
+};

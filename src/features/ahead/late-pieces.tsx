@@ -1,0 +1,171 @@
+'use client';
+import { Button } from '@mui/material';
+import { MS_PER_MINUTE } from '@/core/shared';
+import { useState } from 'react';
+import { applyPatch, type JobPatch } from '@/core/stations';
+import type { LateRemedy } from '@/core/schedule';
+import type { Schedule } from '@/features/agenda';
+import { useReport } from '@/features/shell';
+import { useStash } from '@/features/at-hand';
+import { freeHoursOf, readPiece } from '@/records';
+import { database, savePiece } from '@/storage';
+import { NextRow, Note, clockTime, dayName, span, useClock, useNow } from '@/ui';
+import css from './ahead.module.css';
+import { BINDER_WORDS } from '@/words';
+
+interface Weighed {
+  remedy: LateRemedy;
+  finishAt: number;
+  savedMs: number;
+  inTime: boolean;
+}
+
+const SEARCH_MS = 60;
+const LEAST_SAVED_MS = 30 * MS_PER_MINUTE;
+const SHOWN = 6;
+
+/** The pieces that are late, by how much, and what would help, each remedy with the date it brings. */
+export function LatePieces({ schedule }: { schedule: Schedule }) {
+  const now = useNow();
+  const clock = useClock();
+  const report = useReport();
+  const { atHand } = useStash();
+  const { pieces, jobs, agenda, change, scheduler, timeZone, planAfresh } = schedule;
+  const [weighed, setWeighed] = useState<{ of: string; list: Weighed[] } | null>(null);
+  const [busy, setBusy] = useState(false);
+  const late = pieces.filter(({ lateMs }) => lateMs > 0).sort((a, b) => b.lateMs - a.lateMs);
+  const key = late.map(({ planned: { piece }, finishAt }) => `${piece.id}@${finishAt}`).join();
+
+  const weigh = async () => {
+    setBusy(true);
+    const { remedyVariants } = await import('@/core/schedule/remedies');
+    const variants = remedyVariants({
+      jobs,
+      late: late.map(({ planned: { piece } }) => piece.id),
+      atHand,
+      build: {
+        now: clock(),
+        hours: freeHoursOf(agenda),
+        places: agenda.places,
+        timeZone,
+        air: atHand.air,
+        pins: agenda.pins,
+        notBefore: agenda.notBefore,
+        safest: agenda.mode === 'latest',
+      },
+    });
+    const finishes = await scheduler().weigh(
+      variants.map((variant) => variant.built.instance),
+      SEARCH_MS,
+    );
+    setBusy(false);
+    if (!finishes) return;
+    const lateIds = new Map(
+      late.map(({ planned: { piece }, finishAt, dueAt }) => [piece.id, { finishAt: finishAt ?? 0, dueAt: dueAt ?? 0 }]),
+    );
+    const list = variants
+      .map(({ remedy, built: own }, index): Weighed => {
+        const instants = own.instance.pieces
+          .map(({ id }, piece) => ({ id, at: own.originAt + finishes[index]![piece]! * MS_PER_MINUTE }))
+          .filter(({ id }) => lateIds.has(id));
+        const latest = Math.max(...instants.map(({ at }) => at), 0);
+        const present = Math.max(
+          ...[...lateIds].filter(([id]) => instants.some((one) => one.id === id)).map(([, { finishAt }]) => finishAt),
+          0,
+        );
+        return {
+          remedy,
+          finishAt: latest,
+          savedMs: present - latest,
+          inTime: instants.every(({ id, at }) => at <= (lateIds.get(id)?.dueAt ?? 0)),
+        };
+      })
+      .filter(({ savedMs, finishAt }) => savedMs > LEAST_SAVED_MS && Number.isFinite(finishAt));
+    setWeighed({
+      of: key,
+      list: list.sort((a, b) => Number(b.inTime) - Number(a.inTime) || b.savedMs - a.savedMs).slice(0, SHOWN),
+    });
+  };
+
+  const patchPieces = async (patches: { pieceId: string; patch: JobPatch }[], label: string) => {
+    for (const { pieceId, patch } of patches) {
+      const stored = readPiece(await database().pieces.get(pieceId));
+      if (!stored.ok) continue;
+      const mine = applyPatch(stored.value, patch);
+      report(await savePiece(database(), { base: stored.value, mine, label, now: clock() }));
+    }
+  };
+  const take = async (remedy: LateRemedy) => {
+    if (remedy.kind === 'binder') await patchPieces([remedy], 'quicker binder');
+    if (remedy.kind === 'fan') await patchPieces(remedy.patches, 'fan');
+    if (remedy.kind === 'fewer') await change(({ aside }) => ({ aside: [...aside, remedy.pieceId] }));
+    if (remedy.kind === 'today') await change(({ days }) => ({ days: { ...days, [remedy.day]: remedy.spans } }));
+    setWeighed(null);
+    planAfresh();
+  };
+
+  return (
+    <>
+      {late.map(({ planned: { piece }, finishAt, dueAt, lateMs }) => (
+        <p key={piece.id} className={css.late}>
+          <b>{piece.name}</b>: done {finishAt === null ? '' : clockTime(finishAt, now)}, due{' '}
+          {dueAt === null ? '' : dayName(dueAt, now)}: {span(lateMs).replace('in ', '')} late.
+        </p>
+      ))}
+      {weighed?.of !== key && (
+        <NextRow>
+          <Button
+            size="small"
+            variant="contained"
+            disabled={busy}
+            onClick={() => void weigh()}
+            data-testid="what-helps"
+          >
+            {busy ? 'Trying …' : 'What would help'}
+          </Button>
+        </NextRow>
+      )}
+      {weighed?.of === key &&
+        (weighed.list.length === 0 ? (
+          <Note>
+            None of these would help: another binder, a fan, one piece fewer, time today. More free hours would.
+          </Note>
+        ) : (
+          <ul className={css.remedies}>
+            {weighed.list.map(({ remedy, finishAt, savedMs, inTime }) => (
+              <li key={JSON.stringify(remedy)}>
+                <span>
+                  {wordsOf(remedy, jobs)}
+                  <small>
+                    done {clockTime(finishAt, now)}, {span(savedMs).replace('in ', '')} sooner
+                    {inTime ? ': in time' : ''}
+                  </small>
+                </span>
+                <Button
+                  size="small"
+                  variant={inTime ? 'contained' : 'outlined'}
+                  onClick={() => void take(remedy)}
+                  data-testid={`remedy-${remedy.kind}`}
+                >
+                  Do it
+                </Button>
+              </li>
+            ))}
+          </ul>
+        ))}
+    </>
+  );
+}
+
+function wordsOf(remedy: LateRemedy, jobs: Schedule['jobs']): string {
+  switch (remedy.kind) {
+    case 'binder':
+      return `${jobs.find(({ id }) => id === remedy.pieceId)?.name ?? ''}: lay it with ${BINDER_WORDS[remedy.binder].inText}`;
+    case 'fan':
+      return 'Let a fan blow over all that dries';
+    case 'fewer':
+      return `One piece fewer: set ${remedy.name} aside`;
+    case 'today':
+      return `Start today: hands free until ${String(Math.floor(remedy.spans[0]!.untilMinute / 60)).padStart(2, '0')}:${String(remedy.spans[0]!.untilMinute % 60).padStart(2, '0')}`;
+  }
+}

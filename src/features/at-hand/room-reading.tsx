@@ -1,0 +1,41 @@
+'use client';
+import { span, useNow, useUnits } from '@/ui';
+import { MS_PER_MINUTE } from '@/core/shared';
+import { useRoomNow, type RoomNow } from './room';
+import css from './room-reading.module.css';
+
+const WORDS: Readonly<Record<RoomNow['state'], string>> = {
+  off: '',
+  connecting: 'The room’s sensor is being called.',
+  live: 'The room, as its simulated sensor reads it now.',
+  silent: 'The sensor is connected but silent: Fobbet goes on with what it read last.',
+  lost: 'The sensor is lost: Fobbet goes on with what it read last, and calls again.',
+};
+
+/** The room in the top bar. It alone is drawn anew with each reading. */
+export function RoomReading() {
+  const { state, reading } = useRoomNow();
+  const units = useUnits();
+  const now = useNow(30_000);
+  if (state === 'off') return null;
+  const age = reading ? now - reading.at : 0;
+  const stale = state === 'lost' || state === 'silent';
+  return (
+    <span title={WORDS[state]} className={css.room} data-state={state} data-testid="room-reading" role="status">
+      <span className={css.dot} aria-hidden />
+      {reading ? (
+        <>
+          <b>{units.temperature(reading.temperatureC)}</b> <b>{Math.round(reading.humidityPercent)} %</b>
+        </>
+      ) : (
+        <span>room …</span>
+      )}
+      {stale && (
+        <span>
+          {state === 'lost' ? 'lost' : 'silent'}
+          {reading && age > MS_PER_MINUTE ? `, ${span(-age)}` : ''}
+        </span>
+      )}
+    </span>
+  );
+}

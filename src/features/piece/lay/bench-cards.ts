@@ -1,0 +1,48 @@
+import type { LayingStep } from '@/core/coat';
+import type { PiecePlan, StepId } from '@/core/stations';
+import { HAND_STEPS, SIGNS_OF_TIME, layingWords, stepTitle } from '@/words';
+import { card, cardTimer, type BenchCard, type BenchCards } from '../station-feature';
+
+/** Of the laying steps, those of the bed that dries first; the others follow it. */
+const BED_STEPS: readonly LayingStep['code'][] = ['ready-tools', 'bed-coat', 'wash-brush'];
+
+const belongs = (code: LayingStep['code'], step: StepId): boolean =>
+  step.kind === 'bed' ? BED_STEPS.includes(code) : code !== 'bed-coat';
+
+export const layCards: BenchCards = ({ step, title }, _, plan, units) => {
+  const { laying } = plan.lay;
+  const { binder, school } = plan.method;
+  if (!laying || !binder?.wet) {
+    const hands = school?.laySteps ?? [];
+    return hands.length > 0
+      ? hands.map((hand) => card(`lay-${hand}`, HAND_STEPS[hand]))
+      : [card('lay', stepTitle(title))];
+  }
+  const shown = laying.steps.filter(({ code }) => belongs(code, step));
+  const firstCoat = shown.find(({ code }) => code === 'coat-surface' || code === 'coat-paper');
+  const open = cardTimer('Open time: lay before it skins', Math.floor(laying.openMinutes), true);
+  const cards = shown.map((one) =>
+    card(
+      one.code,
+      layingWords(one, binder, units),
+      'volumeMl' in one ? units.volume(one.volumeMl) : null,
+      one === firstCoat ? open : null,
+    ),
+  );
+  return step.kind === 'lay' ? [...cards, ...peelCards(plan)] : cards;
+};
+
+/** A tacky peel has its early and its late timer. */
+function peelCards({ cure: { peel } }: PiecePlan): BenchCard[] {
+  if (!peel) return [];
+  const [from, until] = [peel.fromHours * 60, peel.untilHours * 60];
+  return [
+    card(
+      'peel-window',
+      peel.sign ? SIGNS_OF_TIME[peel.sign] : '',
+      `${Math.round(from)}–${Math.round(until)} min`,
+      cardTimer('Peel from now on', from),
+    ),
+    card('peel-late', 'Peel before this time is up, or it tears.', null, cardTimer('Peel no later than now', until)),
+  ];
+}

@@ -1,0 +1,19 @@
+import { formatDuration } from '@/core/measure';
+import { SEALER_WORDS, SHEEN_WORDS, stepTitle } from '@/words';
+import { card, type BenchCards } from '../station-feature';
+
+export const sealCards: BenchCards = ({ title, waitHours }, job, { seal: { sealing } }, units) => {
+  if (!sealing) return [card('seal', stepTitle(title))];
+  const { sealer, volumeMlPerCoat } = sealing;
+  const sheen = sealer.oily ? '' : `, ${SHEEN_WORDS[job.seal.sheen].inText}`;
+  const wait = waitHours > 0 ? formatDuration(waitHours) : null;
+  return [
+    card('dust', 'Dust it off. It must be dry, with no milky patch left.'),
+    card(
+      'coat',
+      `One thin, even coat of ${SEALER_WORDS[sealer.id].inText}${sheen}. Long strokes, one way.`,
+      units.volume(volumeMlPerCoat),
+    ),
+    card('wait', `Wash the brush.${wait === null ? '' : ` It waits ${wait}.`}`, wait),
+  ];
+};

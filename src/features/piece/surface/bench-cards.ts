@@ -1,0 +1,12 @@
+import { formatDuration } from '@/core/measure';
+import { prepWhy, stepTitle } from '@/words';
+import { card, cardTimer, type BenchCards } from '../station-feature';
+
+export const surfaceCards: BenchCards = ({ step, id, title, handsMinutes, waitHours }) => {
+  const name = stepTitle(title);
+  const why = step.kind === 'prepare' ? prepWhy(step.code) : '';
+  const work = card(id, `${name}. ${why}`, null, cardTimer(name, handsMinutes));
+  if (waitHours <= 0) return [work];
+  const duration = formatDuration(waitHours);
+  return [work, card(`${id}-wait`, `Then it waits ${duration}. Fobbet keeps the time: press Done now.`, duration)];
+};

@@ -1,0 +1,8 @@
+/** The places of the program, in the order of the top bar. */
+export const PLACES = [
+  { href: '/', name: 'Today' },
+  { href: '/pieces', name: 'Pieces' },
+  { href: '/ahead', name: 'Ahead' },
+  { href: '/bench', name: 'Bench' },
+  { href: '/stash', name: 'Stash' },
+];

@@ -1,0 +1,32 @@
+'use client';
+import { Button } from '@mui/material';
+import type { NoStorage } from '@/storage';
+import { NO_STORAGE_WORDS } from '@/words';
+import css from './unreadable-bar.module.css';
+
+/** Where nothing can be kept: why, what to do, and the way on without. */
+export function StorageStop({ why, onGoOn }: { why: NoStorage; onGoOn: () => void }) {
+  const { what, todo } = NO_STORAGE_WORDS[why];
+  return (
+    <main className="nowhere" data-testid="no-storage">
+      <h1>{what}</h1>
+      <p>{todo}</p>
+      <div className={css.ways}>
+        <Button variant="contained" onClick={() => location.reload()}>
+          Reload
+        </Button>
+        <Button variant="outlined" onClick={onGoOn} data-testid="in-memory">
+          Work on without keeping anything
+        </Button>
+      </div>
+    </main>
+  );
+}
+
+export const NotKeptBar = () => (
+  <div role="alert" className={css.bar} data-testid="not-kept-bar">
+    <p>
+      <b>Not kept.</b> Everything here is gone when this page is closed. Save pieces as bundles to keep them.
+    </p>
+  </div>
+);

@@ -1,0 +1,3 @@
+export { TimerProvider, useTimers } from './timers';
+export { CureWatch } from './cure-watch';
+export { speak } from './sound';

@@ -1,0 +1,165 @@
+'use client';
+import { useLiveQuery } from 'dexie-react-hooks';
+import { MS_PER_MINUTE } from '@/core/shared';
+import { createContext, useCallback, useContext, useEffect, useMemo, useRef, type ReactNode } from 'react';
+import { readTimer, type BenchTimer } from '@/records';
+import { database, putTimer, removeTimer } from '@/storage';
+import { span, useClock } from '@/ui';
+import { newId } from '@/features/shell/ids';
+import { useNotice } from '@/features/shell/notices';
+import { useReport } from '@/features/shell/use-report';
+import { useSettings } from '@/features/shell/settings';
+import { callAt } from './call-at';
+import { ring, speak } from './sound';
+import { JUMP_MS, clockSetBy } from './true-time';
+
+interface TimerAccess {
+  timers: readonly BenchTimer[];
+  start: (timer: { label: string; minutes: number; pieceId?: string; step?: string }) => void;
+  /** Stops a running one where it is, or lets it run on. */
+  toggle: (timer: BenchTimer) => void;
+  add: (timer: BenchTimer, minutes: number) => void;
+  remove: (timer: BenchTimer) => void;
+}
+
+const TimerContext = createContext<TimerAccess>({
+  timers: [],
+  start: () => undefined,
+  toggle: () => undefined,
+  add: () => undefined,
+  remove: () => undefined,
+});
+/** Timers at the bench: kept on the disk, so that they outlive a reload. */
+export const useTimers = (): TimerAccess => useContext(TimerContext);
+
+const WATCH_MS = 5000;
+const LATE_MS = 20_000;
+
+export function TimerProvider({ children }: { children: ReactNode }) {
+  const clock = useClock();
+  const stored = useLiveQuery(async () =>
+    (await database().timers.toArray()).map(readTimer).filter((timer) => timer !== null),
+  );
+  const timers = useMemo(
+    () => [...(stored ?? [])].sort((a, b) => a.endsAt - b.endsAt || a.startedAt - b.startedAt),
+    [stored],
+  );
+  const report = useReport();
+  const put = useCallback((timer: BenchTimer) => void putTimer(database(), timer).then(report), [report]);
+
+  const access = useMemo<TimerAccess>(
+    () => ({
+      timers,
+      start: ({ label, minutes, pieceId, step }) =>
+        put({
+          id: newId(),
+          label,
+          pieceId: pieceId ?? null,
+          step: step ?? null,
+          startedAt: clock(),
+          endsAt: clock() + minutes * MS_PER_MINUTE,
+          pausedLeftMs: null,
+          rangAt: null,
+        }),
+      toggle: (timer) =>
+        put(
+          timer.pausedLeftMs === null
+            ? { ...timer, pausedLeftMs: Math.max(0, timer.endsAt - clock()) }
+            : { ...timer, endsAt: clock() + timer.pausedLeftMs, pausedLeftMs: null },
+        ),
+      add: (timer, minutes) =>
+        put({
+          ...timer,
+          endsAt: Math.max(clock(), timer.endsAt) + minutes * MS_PER_MINUTE,
+          pausedLeftMs: timer.pausedLeftMs === null ? null : timer.pausedLeftMs + minutes * MS_PER_MINUTE,
+          rangAt: null,
+        }),
+      remove: (timer) => void removeTimer(database(), timer.id).then(report),
+    }),
+    [timers, put, report, clock],
+  );
+
+  useRing(timers);
+  useSetClock(timers);
+  return <TimerContext.Provider value={access}>{children}</TimerContext.Provider>;
+}
+
+const running = (timer: BenchTimer): boolean => timer.rangAt === null && timer.pausedLeftMs === null;
+
+/** Rings each timer once at its time, in one window; one that passed while the page was closed says so. */
+function useRing(timers: readonly BenchTimer[]) {
+  const clock = useClock();
+  const notice = useNotice();
+  const {
+    settings: { sound, speech },
+  } = useSettings();
+  useEffect(() => {
+    const calls = timers.filter(running).map((timer) => callAt(timer.endsAt, clock, () => void tell(timer)));
+    return () => calls.forEach((cancel) => cancel());
+
+    async function tell(timer: BenchTimer) {
+      const now = clock();
+      if (now < timer.endsAt) return;
+      // Whoever marks it first rings it.
+      const mine = await database()
+        .timers.where('id')
+        .equals(timer.id)
+        .and(({ rangAt, endsAt }) => rangAt === null && endsAt <= now)
+        .modify({ rangAt: now });
+      if (mine === 0) return;
+      const late = now - timer.endsAt > LATE_MS;
+      const text = late
+        ? `${timer.label}: time was up ${span(timer.endsAt - now)}, while Fobbet was closed.`
+        : `${timer.label}: time is up.`;
+      notice({ text, tone: 'success' });
+      if (sound) ring();
+      if (speech) speak(text);
+      if ('Notification' in window && Notification.permission === 'granted')
+        new Notification('Fobbet', { body: text, tag: timer.id });
+    }
+  }, [timers, clock, notice, sound, speech]);
+}
+
+/**
+ * Timers last as long as they were set for, also when somebody sets the machine's clock. A machine that slept is not
+ * one whose clock was set.
+ */
+function useSetClock(timers: readonly BenchTimer[]) {
+  const notice = useNotice();
+  const any = timers.some(running);
+  const offset = useRef<number | null>(null);
+  useEffect(() => {
+    if (!any) {
+      offset.current = null;
+      return;
+    }
+    const settle = async () => {
+      const setBy = await clockSetBy();
+      if (setBy === 0) return;
+      await database()
+        .timers.toCollection()
+        .modify((timer) => {
+          if (timer.rangAt === null) {
+            timer.endsAt += setBy;
+            timer.startedAt += setBy;
+          }
+        });
+      notice({
+        text: `The clock of this machine was set ${setBy > 0 ? 'ahead' : 'back'} by ${span(Math.abs(setBy)).replace('in ', '')}. Timers run on for the time they had left.`,
+      });
+    };
+    const look = () => {
+      const now = Date.now() - performance.now();
+      const jumped = offset.current === null || Math.abs(now - offset.current) > JUMP_MS;
+      offset.current = now;
+      if (jumped) void settle();
+    };
+    look();
+    const watch = setInterval(look, WATCH_MS);
+    document.addEventListener('visibilitychange', look);
+    return () => {
+      clearInterval(watch);
+      document.removeEventListener('visibilitychange', look);
+    };
+  }, [any, notice]);
+}

@@ -1,0 +1,2 @@
+export { PieceTrouble } from './piece-trouble';
+export { PlaceTrouble } from './place-trouble';

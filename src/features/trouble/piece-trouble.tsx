@@ -1,0 +1,21 @@
+'use client';
+import { Button } from '@mui/material';
+import { useLiveQuery } from 'dexie-react-hooks';
+import { saveRecord } from '@/features/sheets/save-file';
+import { database } from '@/storage';
+import { PlaceTrouble } from './place-trouble';
+
+/** A piece whose page stopped, by its name, with the piece as a file. */
+export function PieceTrouble({ id, message, onRetry }: { id: string; message: string; onRetry: () => void }) {
+  const stored = useLiveQuery(() => database().pieces.get(id), [id]);
+  const name = stored?.name ?? 'This piece';
+  return (
+    <PlaceTrouble title={`${name} cannot be shown`} message={message} onRetry={onRetry}>
+      {stored && (
+        <Button variant="outlined" onClick={() => saveRecord(stored, name)}>
+          Save it as a file
+        </Button>
+      )}
+    </PlaceTrouble>
+  );
+}

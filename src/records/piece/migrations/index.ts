@@ -1,0 +1,15 @@
+import type { Migration } from '../../version';
+import { oneMarginToFour } from './one-margin-to-four';
+import { printFormAdded } from './print-form-added';
+import { schoolsNamed } from './schools-named';
+import { turningToneShapesAdded } from './turning-tone-shapes-added';
+import { workAdded } from './work-added';
+
+/** From each version to the next. Never edited once shipped. */
+export const PIECE_MIGRATIONS: readonly Migration[] = [
+  oneMarginToFour,
+  turningToneShapesAdded,
+  printFormAdded,
+  workAdded,
+  schoolsNamed,
+];

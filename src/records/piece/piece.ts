@@ -1,0 +1,111 @@
+import Joi from 'joi';
+import type { Job } from '@/core/stations';
+import type { Result } from '@/core/shared';
+import { day, instant, maybe, named, recordId, whole } from '../fields';
+import { checkRecord, migrateToCurrent, type VersionCode } from '../version';
+import { CURE_SECTION, newCure } from './cure';
+import { KEEP_SECTION, newKeep } from './keep';
+import { LAY_SECTION, newLay } from './lay';
+import { MEND_SECTION, newMend } from './mend';
+import { METHOD_SECTION, newMethod } from './method';
+import { PIECE_MIGRATIONS } from './migrations';
+import { PICTURE_SECTION, newPicture } from './picture';
+import { RUB_SECTION, newRub } from './rub';
+import { SEAL_SECTION, newSeal } from './seal';
+import { SHEET_SECTION, newSheet } from './sheet';
+import { SURFACE_SECTION, newSurface } from './surface';
+import { WORK_SECTION, newWork } from './work';
+
+/**
+ * Version 1 had one margin all round, 2 one for each side; 3 has turning, tone, layers, shapes, grain, the look wanted,
+ * trying on, own paper and overlap; 4 the print's form, copies, proof and order; 5 the room through time, ovens, signs,
+ * and the work done; 6 schools by ids that speak.
+ */
+export const PIECE_VERSION = 6;
+
+export interface Piece extends Job {
+  id: string;
+  version: typeof PIECE_VERSION;
+  /** Counts the saves: how two windows notice each other. */
+  revision: number;
+  createdAt: number;
+  updatedAt: number;
+}
+
+export const newPiece = (id: string, name: string, now: number, paper: Job['sheet']['paper'] = 'a4'): Piece => ({
+  id,
+  name,
+  version: PIECE_VERSION,
+  revision: 1,
+  createdAt: now,
+  updatedAt: now,
+  dueOn: null,
+  picture: newPicture(),
+  surface: newSurface(),
+  method: newMethod(),
+  sheet: newSheet(paper),
+  lay: newLay(),
+  cure: newCure(),
+  rub: newRub(),
+  mend: newMend(),
+  seal: newSeal(),
+  work: newWork(),
+  keep: newKeep(),
+});
+
+export const PIECE_SCHEMA: Joi.ObjectSchema<Piece> = Joi.object<Piece, true>({
+  id: recordId(),
+  version: Joi.number().valid(PIECE_VERSION).required(),
+  revision: whole(1, Number.MAX_SAFE_INTEGER),
+  name: named(120),
+  createdAt: instant(),
+  updatedAt: instant(),
+  dueOn: maybe(day()),
+  picture: PICTURE_SECTION,
+  surface: SURFACE_SECTION,
+  method: METHOD_SECTION,
+  sheet: SHEET_SECTION,
+  lay: LAY_SECTION,
+  cure: CURE_SECTION,
+  rub: RUB_SECTION,
+  mend: MEND_SECTION,
+  seal: SEAL_SECTION,
+  work: WORK_SECTION,
+  keep: KEEP_SECTION,
+});
+
+/**
+ * Reads a stored or imported piece: migrates, validates, refuses what is newer than this program. Never alters its
+ * argument.
+ */
+export function readPiece(data: unknown): Result<Piece, VersionCode> {
+  const current = migrateToCurrent(data, PIECE_VERSION, PIECE_MIGRATIONS);
+  return current.ok ? checkPiece(current.value) : current;
+}
+
+export const checkPiece = (data: unknown): Result<Piece, 'record-invalid'> => checkRecord(PIECE_SCHEMA, data);
+
+/** The pictures a piece refers to, also one of an older version. */
+export const picturesOf = (piece: Pick<Piece, 'picture' | 'keep'>): string[] =>
+  [
+    ...new Set([
+      piece.picture?.pictureId,
+      piece.keep?.photoId,
+      ...(piece.picture?.layers ?? []).map((layer) => (layer.kind === 'picture' ? layer.pictureId : null)),
+    ]),
+  ].filter((id) => typeof id === 'string');
+
+/** The same piece with other ids for its pictures; null where one is not to be had, and a layer of it falls away. */
+export function withPictures(piece: Piece, idOf: (id: string) => string | null): Piece {
+  const other = (id: string | null) => (id === null ? null : idOf(id));
+  const layers = piece.picture.layers.flatMap((layer): Job['picture']['layers'] => {
+    if (layer.kind === 'text') return [layer];
+    const pictureId = idOf(layer.pictureId);
+    return pictureId === null ? [] : [{ ...layer, pictureId }];
+  });
+  return {
+    ...piece,
+    picture: { ...piece.picture, pictureId: other(piece.picture.pictureId), layers },
+    keep: { ...piece.keep, photoId: other(piece.keep.photoId) },
+  };
+}

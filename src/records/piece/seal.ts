@@ -1,0 +1,24 @@
+import type Joi from 'joi';
+import { SEALERS, SHEENS, USES } from '@/core/craft';
+import type { Job } from '@/core/stations';
+import { anyOf, instant, list, maybe, oneOf, section, whole } from '../fields';
+
+type Seal = Job['seal'];
+
+export const newSeal = (): Seal => ({
+  use: 'wall',
+  sheen: 'matte',
+  sealer: null,
+  coats: null,
+  coatsAt: [],
+  finishedAt: null,
+});
+
+export const SEAL_SECTION: Joi.ObjectSchema<Seal> = section<Seal>({
+  use: oneOf(...USES),
+  sheen: oneOf(...SHEENS),
+  sealer: maybe(anyOf(SEALERS)),
+  coats: maybe(whole(1, 20)),
+  coatsAt: list(instant(), 200),
+  finishedAt: maybe(instant()),
+});

@@ -1,0 +1,46 @@
+import type Joi from 'joi';
+import { BASE_COATS, FINISHES, SURFACES } from '@/core/craft';
+import { PLAIN_GRAIN } from '@/core/render';
+import { MAX_PRINT_MM } from '@/core/sheet';
+import { PREP_CODES, type Job } from '@/core/stations';
+import { anyOf, colour, figure, list, maybe, oneOf, section, whole } from '../fields';
+import { shapeField } from './shapes';
+
+type Surface = Job['surface'];
+
+export const newSurface = (): Surface => ({
+  kind: null,
+  widthMm: null,
+  heightMm: null,
+  thicknessMm: null,
+  finish: 'bare',
+  baseCoat: 'none',
+  baseColour: '#f4f1e8',
+  prepared: [],
+  shape: { kind: 'rectangle' },
+  grain: PLAIN_GRAIN,
+  bareColour: null,
+});
+
+const sizeMm = () => maybe(figure(1, MAX_PRINT_MM));
+
+export const SURFACE_SECTION: Joi.ObjectSchema<Surface> = section<Surface>({
+  kind: maybe(anyOf(SURFACES)),
+  widthMm: sizeMm(),
+  heightMm: sizeMm(),
+  thicknessMm: maybe(figure(0, MAX_PRINT_MM)),
+  finish: anyOf(FINISHES),
+  baseCoat: anyOf(BASE_COATS),
+  baseColour: colour(),
+  prepared: list(oneOf(...PREP_CODES), 40),
+  shape: shapeField(),
+  bareColour: maybe(colour()),
+  grain: section<Surface['grain']>({
+    angleDeg: figure(-180, 180),
+    shiftXMm: figure(-2000, 2000),
+    shiftYMm: figure(-2000, 2000),
+    spacingMm: maybe(figure(0.2, 60)),
+    knots: whole(0, 12),
+    seed: whole(0, 9999),
+  }),
+});

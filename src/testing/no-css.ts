@@ -1,0 +1,3 @@
+/** Stands for a style sheet under Jest. */
+const names: Readonly<Record<string, string>> = {};
+export default names;

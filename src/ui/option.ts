@@ -1,0 +1,6 @@
+/** One of the things a field offers. */
+export interface Option<V extends string> {
+  id: V;
+  name: string;
+  disabled?: boolean;
+}

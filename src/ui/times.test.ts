@@ -1,0 +1,31 @@
+import { afterTime, clockTime, dayName, span } from './times';
+import { MS_PER_DAY, MS_PER_MINUTE } from '@/core/shared';
+
+describe('times in words', () => {
+  const now = new Date('2026-03-04T10:00:00').getTime();
+  const at = (text: string) => new Date(text).getTime();
+  it.each([
+    ['2026-03-04T14:20:00', '14:20', 'today after 14:20'],
+    ['2026-03-05T09:40:00', 'tomorrow 09:40', 'tomorrow after 09:40'],
+    ['2026-03-03T09:40:00', 'yesterday 09:40', 'yesterday after 09:40'],
+    ['2026-03-07T09:40:00', 'Saturday 09:40', 'Saturday after 09:40'],
+    ['2026-03-20T09:40:00', 'Fri 20 Mar, 09:40', 'Fri 20 Mar after 09:40'],
+  ])('%s', (time, clock, after) => {
+    expect(clockTime(at(time), now)).toBe(clock);
+    expect(afterTime(at(time), now)).toBe(after);
+  });
+  it('names days and spans', () => {
+    expect([
+      dayName(now, now),
+      dayName(at('2026-03-05T23:00:00'), now),
+      dayName(at('2026-03-09T01:00:00'), now),
+      dayName(at('2026-04-01T01:00:00'), now),
+    ]).toEqual(['today', 'tomorrow', 'Monday', 'Wed 1 Apr']);
+    expect([
+      span(35 * MS_PER_MINUTE),
+      span(380 * MS_PER_MINUTE),
+      span(-120 * MS_PER_MINUTE),
+      span(3 * MS_PER_DAY),
+    ]).toEqual(['in 35 min', 'in 6 h 20 min', '2 h ago', 'in 3 days']);
+  });
+});

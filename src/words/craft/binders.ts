@@ -1,0 +1,81 @@
+import type { BinderId } from '@/core/craft';
+import type { ShortNamed } from './named';
+
+interface BinderWords extends ShortNamed {
+  character: string;
+}
+
+export const BINDER_WORDS: Readonly<Record<BinderId, BinderWords>> = {
+  'fluid-gel': {
+    name: 'Fluid gel or polymer medium',
+    inText: 'fluid gel or polymer medium',
+    shortName: 'Fluid gel',
+    character: 'Penetrates and spreads well; the best clarity.',
+  },
+  'heavy-gel': {
+    name: 'Regular or heavy gel medium',
+    inText: 'regular or heavy gel medium',
+    shortName: 'Heavy gel',
+    character: 'Fewer bubbles and wrinkles; penetrates less and is harder to spread.',
+  },
+  'glue-sealer': {
+    name: 'All-in-one decoupage glue-sealer',
+    inText: 'all-in-one decoupage glue-sealer',
+    shortName: 'Glue-sealer',
+    character: 'Cheap; paler and more worn, and it loses more toner when rubbed.',
+  },
+  'opaque-medium': {
+    name: 'Opaque photo-transfer medium',
+    inText: 'opaque photo-transfer medium',
+    shortName: 'Opaque medium',
+    character: 'Keeps whites white; works on dark surfaces and cloth. Leaves a white edge where it shows.',
+  },
+  'clear-medium': {
+    name: 'Clear image-transfer medium',
+    inText: 'clear image-transfer medium',
+    shortName: 'Clear medium',
+    character: 'The surface colour shows in the whites. About five thin passes of rubbing.',
+  },
+  'furniture-gel': {
+    name: 'Transfer gel for furniture paint',
+    inText: 'transfer gel for furniture paint',
+    shortName: 'Furniture gel',
+    character: 'Goes over the whole surface, which hides the outline of the print.',
+  },
+  'acrylic-varnish': {
+    name: 'Water-based acrylic varnish',
+    inText: 'water-based acrylic varnish',
+    shortName: 'Acrylic varnish',
+    character: 'Just covering. The fastest on bare soft wood; best for trial runs.',
+  },
+  polyurethane: {
+    name: 'Water-based polyurethane varnish',
+    inText: 'water-based polyurethane varnish',
+    shortName: 'Polyurethane',
+    character: 'Two coats: the first dries before the second receives the print. May warm the colours a little.',
+  },
+  'wood-glue': {
+    name: 'White wood glue (PVA, wood grade)',
+    inText: 'white wood glue (PVA, wood grade)',
+    shortName: 'Wood glue',
+    character: 'Works, and is cheap.',
+  },
+  'school-glue': {
+    name: 'Washable school glue',
+    inText: 'washable school glue',
+    shortName: 'School glue',
+    character: 'Water dissolves it again.',
+  },
+  gesso: {
+    name: 'Acrylic gesso or acrylic paint',
+    inText: 'acrylic gesso or acrylic paint',
+    shortName: 'Gesso',
+    character: 'A bed for prints on film, and a base coat.',
+  },
+  none: {
+    name: 'No binder',
+    inText: 'no binder',
+    shortName: 'No binder',
+    character: 'Nothing wet: tape, heat or pencil carries the picture.',
+  },
+};

@@ -1,0 +1,48 @@
+import type { DisagreementId } from '@/core/craft';
+
+/** Both sides in a sentence each, and what Fobbet takes by default, with why. */
+interface DisagreementWords {
+  question: string;
+  oneSide: string;
+  otherSide: string;
+  taken: string;
+}
+
+export const DISAGREEMENT_WORDS: Readonly<Record<DisagreementId, DisagreementWords>> = {
+  'gel-body': {
+    question: 'Thin or heavy gel?',
+    oneSide: 'Fluid: it soaks into paper and surface, and lands clearer.',
+    otherSide: 'Heavy: fewer bubbles and wrinkles, and it fills weave.',
+    taken: 'fluid on smooth grounds, heavy on weave and coarse grain, where its body counts.',
+  },
+  faces: {
+    question: 'Coat the paper, the surface, or both?',
+    oneSide: 'One face: half the medium, and less to go wrong.',
+    otherSide: 'Both: every spot the one coat misses, the other has.',
+    taken: 'what the binder’s makers and users mostly do; it can be changed here.',
+  },
+  waiting: {
+    question: 'By the clock or by the sign?',
+    oneSide: 'By the clock: the full label time, always; nothing was ever spoiled by waiting.',
+    otherSide: 'By the sign: dry is dry, evenly opaque and no longer cool.',
+    taken: 'by the sign, with the full time as the safe figure; media with a floor go by the clock.',
+  },
+  'glue-top-coat': {
+    question: 'Glue-sealer as a top coat?',
+    oneSide: 'It seals with what is in the hand already.',
+    otherSide: 'It dries cloudy, thick and tacky.',
+    taken: 'offered for light use only, behind acrylic varnish.',
+  },
+  ground: {
+    question: 'Bare or painted wood?',
+    oneSide: 'Bare: the grain shows through, which is the charm of it.',
+    otherSide: 'Painted: the picture stays even, light and whole.',
+    taken: 'as you say it is; pale pictures and faces get a light base coat proposed.',
+  },
+  inkjet: {
+    question: 'Prints from an inkjet?',
+    oneSide: 'Heat-set them, or peel while tacky: they land, paler.',
+    otherSide: 'Never: the dye runs in anything wet.',
+    taken: 'refused for dry-and-rub; heat-set prints and the tacky peel are offered as rescues.',
+  },
+};

@@ -1,0 +1,15 @@
+export { BINDER_WORDS } from './binders';
+export { PRINT_WORDS } from './prints';
+export { SURFACE_WORDS } from './surfaces';
+export { FINISH_WORDS } from './finishes';
+export { BASE_COAT_WORDS } from './base-coats';
+export { HAND_STEPS } from './hand-steps';
+export { REMOVAL_TITLES, SIGNS_OF_TIME } from './removals';
+export { SCHOOL_NAMES } from './school-names';
+export { SCHOOL_WORDS } from './schools';
+export { SEALER_WORDS } from './sealers';
+export { SHEEN_WORDS, USE_NAMES } from './uses';
+export { CAUTION_TEXTS } from './cautions';
+export { toolList } from './tools';
+export { DISAGREEMENT_WORDS } from './disagreements';
+export { OVEN_REFUSALS, OVEN_WORDS } from './ovens';

@@ -1,0 +1,42 @@
+/** The one catalogue of words, by subject. Typed by what it speaks of: a missing sentence does not compile. */
+export {
+  BASE_COAT_WORDS,
+  BINDER_WORDS,
+  CAUTION_TEXTS,
+  DISAGREEMENT_WORDS,
+  FINISH_WORDS,
+  HAND_STEPS,
+  OVEN_REFUSALS,
+  OVEN_WORDS,
+  PRINT_WORDS,
+  REMOVAL_TITLES,
+  SCHOOL_NAMES,
+  SEALER_WORDS,
+  SHEEN_WORDS,
+  SIGNS_OF_TIME,
+  SURFACE_WORDS,
+  USE_NAMES,
+  toolList,
+} from './craft';
+export { careLabel } from './care-label';
+export { FAILURE_CODES, sentenceFor, type FailureCode } from './failures';
+export { findingFigure, findingWords, remedyWords } from './findings';
+export { layingWords } from './laying';
+export {
+  CONDITION_WORDS,
+  LANDS_WORDS,
+  assumedMethod,
+  essenceOf,
+  methodName,
+  reasonWords,
+  refusalWords,
+} from './methods';
+export { prepTitle, prepWhy } from './preparation';
+export { REPAIR_WORDS } from './repairs';
+export { sealerReasons } from './sealing';
+export { SHAPE_WORDS, SIZE_NAMES } from './shapes';
+export { MISSING_WORDS, NEXT_WORDS, STATE_WORDS, STATION_NAMES } from './stations';
+export { stepTime, stepTitle } from './steps';
+export { NO_STORAGE_WORDS } from './no-storage';
+export { counted, listOf, lowerFirst, upperFirst } from './text';
+export { wordingIn, type Wording } from './units';

@@ -1,0 +1,56 @@
+import type { PrepCode, PrepStep } from '@/core/stations';
+import { BASE_COAT_WORDS } from './craft';
+
+interface PrepWords {
+  title: string;
+  why: string;
+}
+
+const PREP_WORDS: Readonly<Record<PrepCode, PrepWords>> = {
+  'lead-test': {
+    title: 'Test the old finish for lead',
+    why: 'Old paint may hold lead; sanding it spreads the dust.',
+  },
+  strip: { title: 'Strip the old finish', why: 'A slick finish gives the binder nothing to grip.' },
+  scuff: {
+    title: 'Scuff or strip the old finish, 120 then 220',
+    why: 'A slick finish gives the binder nothing to grip.',
+  },
+  sand: {
+    title: 'Sand along the grain, 120 then 220',
+    why: 'Toner bridges no scratches; leave the wood without a finish.',
+  },
+  'seal-edges': {
+    title: 'Seal the cut edges',
+    why: 'Edges of sheet wood drink the medium out of the coat.',
+  },
+  degrease: { title: 'Degrease', why: 'A fingerprint is enough to let the picture go.' },
+  derust: { title: 'Brush off loose rust', why: 'Rust lifts with the paper.' },
+  'wash-dry': {
+    title: 'Wash it',
+    why: 'Trapped water and dust stop the binder from reaching the stone.',
+  },
+  prewash: {
+    title: 'Wash it without softener, dry and iron flat',
+    why: 'Dressing and softener repel the medium; creases become holes.',
+  },
+  'lay-flat': {
+    title: 'Put a barrier inside and lay it flat',
+    why: 'Medium that soaks through glues both layers together.',
+  },
+  dust: { title: 'Dust off', why: 'Dust is a layer of holes.' },
+  'base-coat': {
+    title: 'Base coat',
+    why: 'An even, porous, light ground: this is what shows where the picture is white.',
+  },
+  'light-sand': {
+    title: 'Light sanding, 320',
+    why: 'Takes off nibs that would hold the paper away.',
+  },
+};
+
+/** “Base coat: chalk-type paint”. */
+export const prepTitle = ({ code, coat }: Pick<PrepStep, 'code' | 'coat'>): string =>
+  coat === null ? PREP_WORDS[code].title : `${PREP_WORDS[code].title}: ${BASE_COAT_WORDS[coat].inText}`;
+
+export const prepWhy = (code: PrepCode): string => PREP_WORDS[code].why;

@@ -1,0 +1,56 @@
+import type { ShapeKind, SizeMeaning } from '@/core/shape';
+
+export const SHAPE_WORDS: Readonly<
+  Record<ShapeKind, { name: string; inText: string; area: string; laidFlat: string }>
+> = {
+  rectangle: { name: 'Rectangle: board, tile, cloth', inText: 'rectangle', area: 'face to work on', laidFlat: '' },
+  round: { name: 'Round: disc, plate', inText: 'round', area: 'face to work on', laidFlat: '' },
+  oval: { name: 'Oval', inText: 'oval', area: 'face to work on', laidFlat: '' },
+  polygon: { name: 'Any outline: stone, cut shape', inText: 'any outline', area: 'face to work on', laidFlat: '' },
+  'wrapped-canvas': {
+    name: 'Wrapped canvas',
+    inText: 'wrapped canvas',
+    area: 'front, sides and tuck to cover',
+    laidFlat: ' laid flat: front, sides and tuck',
+  },
+  slats: { name: 'Slats with gaps', inText: 'slats with gaps', area: 'of slats, without the gaps', laidFlat: '' },
+  panel: {
+    name: 'Panel with holes or knobs',
+    inText: 'panel with holes or knobs',
+    area: 'face, without the openings',
+    laidFlat: '',
+  },
+  'drawer-row': {
+    name: 'Row of drawer fronts',
+    inText: 'row of drawer fronts',
+    area: 'of fronts, without gaps and knobs',
+    laidFlat: '',
+  },
+  cylinder: {
+    name: 'Cylinder: jar, bottle, tin',
+    inText: 'cylinder',
+    area: 'of the side to cover',
+    laidFlat: ' of the side, laid flat',
+  },
+  vessel: {
+    name: 'Tapered vessel: bucket, pot',
+    inText: 'tapered vessel',
+    area: 'of the side to cover',
+    laidFlat: ', the side laid flat',
+  },
+};
+
+/** What a typed size is. */
+export const SIZE_NAMES: Readonly<Record<SizeMeaning, string>> = {
+  width: 'Width',
+  height: 'Height',
+  diameter: 'Diameter',
+  'top-diameter': 'Diameter at the top',
+  'side-height': 'Height along the side',
+  'front-width': 'Width of the front',
+  'front-height': 'Height of the front',
+  'slats-width': 'Width over all slats',
+  'slats-height': 'Height over all slats',
+  'fronts-width': 'Width over all fronts',
+  'fronts-height': 'Height of the fronts',
+};
