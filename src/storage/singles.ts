@@ -62,7 +62,8 @@ const unreadable = (kind: SingleKind, { code, message, values }: Failure<Version
 
 /**
  * Lays a change over the stored record, in a transaction, so that two windows don't overwrite each other. What does not
- * fit is refused before anything is written, and a record that can't be read is never written over.
+ * fit is refused before anything is written, and a record that can't be read is never written over. An empty change
+ * writes nothing.
  *
  * @returns the record as it is now stored
  */
@@ -75,7 +76,9 @@ async function change<K extends SingleKind>(
     db.transaction('rw', tableOf(db, kind), async (): Promise<Result<Singles[K], SingleCode>> => {
       const before = await stored(db, kind);
       if (!before.ok) return before;
-      const checked = SINGLES[kind].check({ ...before.value, ...alter(before.value) });
+      const patch = alter(before.value);
+      if (Object.keys(patch).length === 0) return before;
+      const checked = SINGLES[kind].check({ ...before.value, ...patch });
       if (!checked.ok) {
         const { message, path = '' } = checked.error;
         return fail('single-refused', message, { path, values: { kind, path } });

@@ -94,7 +94,8 @@ export function useSchedule(): Schedule | undefined {
   );
   const built = useMemo(
     () =>
-      agenda && now > 0
+      // Not before the pieces are read: a plan of none would do away with where the steps stand.
+      agenda && shelf && now > 0
         ? buildInstance({
             pieces: shown.map(({ planned: { piece }, steps }) => ({
               id: piece.id,
@@ -112,7 +113,7 @@ export function useSchedule(): Schedule | undefined {
             pins: agenda.running ? { ...agenda.pins, [agenda.running.step]: now } : agenda.pins,
           })
         : null,
-    [agenda, now, shown, timeZone, atHand.air],
+    [agenda, shelf, now, shown, timeZone, atHand.air],
   );
 
   const { answer, busy, improving, planAfresh, scheduler } = usePlanner(built, access);
@@ -241,10 +242,10 @@ function usePlanner(built: Built | null, access: AgendaAccess | undefined) {
           return start === null ? [] : [[id, built.originAt + start * MS_PER_MINUTE] as const];
         }),
       );
-      const same =
-        Object.keys(placed).length === Object.keys(starts).length &&
-        Object.entries(placed).every(([key, at]) => starts[key] === at);
-      if (!same) await now.change((agenda) => ({ starts: placed, revision: agenda.revision + 1 }));
+      // Held against what is stored by then: an answer overtaken meanwhile is dropped, and one that changes nothing.
+      await now.change(({ starts, revision }) =>
+        mine !== turn.current || sameStarts(placed, starts) ? {} : { starts: placed, revision: revision + 1 },
+      );
     };
     void scheduler()
       .plan({ ...order, before: anew ? null : before, budgetMs: PLAN_MS })
@@ -268,3 +269,6 @@ function usePlanner(built: Built | null, access: AgendaAccess | undefined) {
   const planAfresh = useCallback(() => setAfresh((count) => count + 1), []);
   return { answer, busy, improving, planAfresh, scheduler };
 }
+
+const sameStarts = (one: Agenda['starts'], other: Agenda['starts']): boolean =>
+  Object.keys(one).length === Object.keys(other).length && Object.entries(one).every(([key, at]) => other[key] === at);

@@ -1,0 +1,102 @@
+/** @jest-environment jsdom */
+import '@/testing/browser';
+import { act, renderHook, waitFor } from '@testing-library/react';
+import type { ReactNode } from 'react';
+import { StashProvider } from '@/features/at-hand';
+import { PlansProvider, ShelfProvider } from '@/features/shelf';
+import { addPieces, changeAgenda, database, readShelf, storedAgenda } from '@/storage';
+import type * as storage from '@/storage';
+import { readyPiece } from '@/testing/builders';
+import type { PlanAnswer, PlanOrder } from '@/workers/schedule/protocol';
+import { useSchedule } from './use-schedule';
+
+jest.mock('@/storage', () => {
+  const real = jest.requireActual<typeof storage>('@/storage');
+  return { ...real, changeAgenda: jest.fn(real.changeAgenda), readShelf: jest.fn(real.readShelf) };
+});
+const mockOrders: PlanOrder[] = [];
+jest.mock('@/workers/schedule/client', () => ({
+  openScheduler: () => ({
+    plan: (order: PlanOrder): Promise<PlanAnswer> => {
+      mockOrders.push(order);
+      // Where a step stood it stays; a new one stands at minute 600.
+      const starts = order.instance.tasks.map((_, index) => order.before?.[index] ?? 600);
+      const each = order.instance.pieces.map(() => 0);
+      return Promise.resolve({
+        starts,
+        finishes: each,
+        tardiness: each,
+        moved: [],
+        how: 'kept',
+        violations: [],
+        cost: 1,
+        ms: 1,
+      });
+    },
+    weigh: () => Promise.resolve(null),
+    close: () => undefined,
+  }),
+}));
+
+const wrapper = ({ children }: { children: ReactNode }) => (
+  <ShelfProvider>
+    <StashProvider>
+      <PlansProvider>{children}</PlansProvider>
+    </StashProvider>
+  </ShelfProvider>
+);
+const starts = async () => {
+  const agenda = await storedAgenda(database());
+  return agenda.ok ? agenda.value.starts : {};
+};
+const ofPieces = (all: Record<string, number>) => [...new Set(Object.keys(all).map((key) => key.split('/')[0]))].sort();
+
+beforeEach(async () => {
+  mockOrders.length = 0;
+  jest.mocked(changeAgenda).mockClear();
+  await database().delete({ disableAutoOpen: false });
+});
+afterAll(() => database().close());
+
+it('where the steps stand outlives the opening of a place: nothing is planned before the pieces are read', async () => {
+  await addPieces(database(), [readyPiece()], []);
+  const { result, unmount } = renderHook(useSchedule, { wrapper });
+  await waitFor(async () => expect(Object.keys(await starts()).length).toBeGreaterThan(3));
+  await waitFor(() => expect(result.current?.busy).toBe(false));
+  const before = await starts();
+  unmount();
+  mockOrders.length = 0;
+
+  const real = jest.requireActual<typeof storage>('@/storage').readShelf;
+  jest.mocked(readShelf).mockImplementationOnce(async (...given) => {
+    await new Promise((resolve) => setTimeout(resolve, 150));
+    return real(...given);
+  });
+  const again = renderHook(useSchedule, { wrapper });
+  await waitFor(() => expect(again.result.current?.answer).toBeTruthy());
+  await act(() => new Promise((resolve) => setTimeout(resolve, 100)));
+  expect(mockOrders.length).toBeGreaterThan(0);
+  expect(mockOrders.filter(({ instance }) => instance.pieces.length === 0)).toEqual([]);
+  expect(Object.keys(await starts())).toEqual(Object.keys(before));
+});
+
+it('an answer that is overtaken while it is written leaves the newer one in place', async () => {
+  await addPieces(database(), [readyPiece()], []);
+  const real = jest.requireActual<typeof storage>('@/storage').changeAgenda;
+  let release = () => undefined as void;
+  const held = new Promise<void>((resolve) => (release = resolve));
+  jest.mocked(changeAgenda).mockImplementationOnce(async (...given) => {
+    await held;
+    return real(...given);
+  });
+  renderHook(useSchedule, { wrapper });
+  await waitFor(() => expect(changeAgenda).toHaveBeenCalledTimes(1));
+
+  await act(() => addPieces(database(), [{ ...readyPiece(), id: 'piece-2' }], []));
+  await waitFor(async () => expect(ofPieces(await starts())).toEqual(['piece-1', 'piece-2']));
+  await act(async () => {
+    release();
+    await new Promise((resolve) => setTimeout(resolve, 100));
+  });
+  expect(ofPieces(await starts())).toEqual(['piece-1', 'piece-2']);
+});
