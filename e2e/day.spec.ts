@@ -1,13 +1,7 @@
 import { readFileSync } from 'node:fs';
 import ICAL from 'ical.js';
 import { expect, test, type Page } from '@playwright/test';
-import { DEMO_URL, answer, choose, clockAhead, savedTo, settled, typeInto } from './support/page';
-
-async function openDemo(page: Page, path = '/'): Promise<void> {
-  await page.goto(DEMO_URL);
-  await expect(page.getByText('Departures board').first()).toBeVisible({ timeout: 30_000 });
-  if (path !== '/') await page.goto(`${DEMO_URL}${path}`);
-}
+import { DEMO_URL, answer, choose, clockAhead, openDemo, savedTo, settled, typeInto } from './support/page';
 
 const block = (page: Page, step: string) => page.locator(`[data-step="${step}"]`);
 const labels = async (page: Page, piece: string) =>

@@ -1,6 +1,23 @@
 import { expect, type Download, type Page } from '@playwright/test';
+import { STATIONS } from '../../src/core/stations';
 
 export const DEMO_URL = 'http://localhost:3418';
+
+/** Opens the example on the demo server, and then one of its places. */
+export async function openDemo(page: Page, path = '/'): Promise<void> {
+  await page.goto(DEMO_URL);
+  await expect(page.getByText('Departures board').first()).toBeVisible({ timeout: 30_000 });
+  if (path !== '/') await page.goto(`${DEMO_URL}${path}`);
+}
+
+/** Every place, and every station of a piece. */
+export const tourOf = (piece: string): string[] => [
+  ...['/', '/pieces', '/pieces/print', '/ahead', '/bench', '/stash'],
+  ...STATIONS.map((station) => `/piece/${piece}/${station}`),
+];
+
+/** The page stands, with what it says. */
+export const stands = (page: Page) => page.locator('main:not([aria-busy="true"])').waitFor();
 
 export const answer = (page: Page) => page.getByTestId('answer');
 

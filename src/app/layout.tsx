@@ -3,7 +3,7 @@ import '@fontsource-variable/bricolage-grotesque';
 import InitColorSchemeScript from '@mui/material/InitColorSchemeScript';
 import { AppRouterCacheProvider } from '@mui/material-nextjs/v16-appRouter';
 import type { Metadata, Viewport } from 'next';
-import { connection } from 'next/server';
+import { headers } from 'next/headers';
 import type { ReactNode } from 'react';
 import { Shell } from '@/features/shell/shell';
 import { Themed } from '@/ui';
@@ -16,11 +16,11 @@ export const metadata: Metadata = {
 export const viewport: Viewport = { width: 'device-width', initialScale: 1 };
 
 export default async function RootLayout({ children }: { children: ReactNode }) {
-  await connection();
+  const nonce = (await headers()).get('x-nonce') ?? undefined;
   return (
     <html lang="en" suppressHydrationWarning>
       <body>
-        <InitColorSchemeScript attribute='[data-scheme="%s"]' defaultMode="system" />
+        <InitColorSchemeScript attribute='[data-scheme="%s"]' defaultMode="system" nonce={nonce} />
         <AppRouterCacheProvider>
           <Themed>
             <Shell demo={process.env.FOBBET_DEMO === '1'}>{children}</Shell>
