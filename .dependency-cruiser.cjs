@@ -1,6 +1,7 @@
 /** The arrows of docs/architecture.md: app → features → { ui, workers, storage, standins, demo } → words → records → core. An arrow the wrong way fails the build. */
 const below = {
   core: [],
+  offline: [],
   records: ['core'],
   words: ['core', 'records'],
   ui: ['core', 'records', 'words'],

@@ -17,6 +17,8 @@ export default defineConfig({
     locale: 'en-GB',
     timezoneId: 'Europe/London',
     acceptDownloads: true,
+    // Where the journey is not about it: keeping the whole program takes a second of every test.
+    serviceWorkers: 'block',
     launchOptions: CHROMIUM,
   },
   webServer: [

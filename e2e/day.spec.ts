@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import ICAL from 'ical.js';
 import { expect, test, type Page } from '@playwright/test';
-import { DEMO_URL, answer, choose, clockAhead, openDemo, savedTo, settled, typeInto } from './support/page';
+import { DEMO_URL, answer, choose, clockAhead, openDemo, ringIn, savedTo, settled, typeInto } from './support/page';
 
 const block = (page: Page, step: string) => page.locator(`[data-step="${step}"]`);
 const labels = async (page: Page, piece: string) =>
@@ -203,24 +203,7 @@ test('a timer rings after a reload, and never before its time', async ({ page })
   await page.getByTestId('quick-timers').click();
   await page.getByTestId('timer-1').click();
   await expect(timers(page)).toHaveCount(1);
-  const endsAt = await page.evaluate(async () => {
-    const open = indexedDB.open('fobbet');
-    const db = await new Promise<IDBDatabase>((resolve) => {
-      open.onsuccess = () => resolve(open.result);
-    });
-    const store = db.transaction('timers', 'readwrite').objectStore('timers');
-    const [timer] = await new Promise<{ endsAt: number }[]>((resolve) => {
-      const get = store.getAll();
-      get.onsuccess = () => resolve(get.result as { endsAt: number }[]);
-    });
-    timer.endsAt = Date.now() + 6000;
-    await new Promise<void>((resolve) => {
-      const put = store.put(timer);
-      put.onsuccess = () => resolve();
-    });
-    db.close();
-    return timer.endsAt;
-  });
+  const endsAt = await ringIn(page, 6000);
   await page.reload();
   await expect(timers(page)).toHaveCount(1);
   const rang = await page.evaluate(

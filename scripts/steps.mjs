@@ -82,10 +82,11 @@ export async function installPrograms(programs) {
   }
 }
 
-/** Draws the example's pictures and copies the lettering fonts into public/. */
+/** Draws the example's pictures and the icons, and copies the lettering fonts into public/. */
 export async function prepareFiles() {
   await must(process.execPath, [join('scripts', 'draw-demo.mjs')]);
   await must(process.execPath, [join('scripts', 'copy-fonts.mjs')]);
+  await must(process.execPath, [join('scripts', 'draw-icons.mjs')]);
 }
 
 /** Builds unless the last build is newer than everything it is made from. */
@@ -95,6 +96,8 @@ export async function build({ force = false } = {}) {
     'src',
     'scripts/draw-demo.mjs',
     'scripts/copy-fonts.mjs',
+    'scripts/draw-icons.mjs',
+    'scripts/offline.ts',
     'package-lock.json',
     'next.config.ts',
     'tsconfig.json',
@@ -106,4 +109,5 @@ export async function build({ force = false } = {}) {
   if (fresh && !force) return;
   await prepareFiles();
   await must(bin('next'), ['build']);
+  await must(bin('tsx'), [join('scripts', 'offline.ts')]);
 }

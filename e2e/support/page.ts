@@ -12,7 +12,7 @@ export async function openDemo(page: Page, path = '/'): Promise<void> {
 
 /** Every place, and every station of a piece. */
 export const tourOf = (piece: string): string[] => [
-  ...['/', '/pieces', '/pieces/print', '/ahead', '/bench', '/stash'],
+  ...['/', '/pieces', '/pieces/print', '/ahead', '/bench', '/stash', '/kept'],
   ...STATIONS.map((station) => `/piece/${piece}/${station}`),
 ];
 
@@ -137,3 +137,25 @@ export const storedPieces = (page: Page): Promise<Record<string, unknown>[]> =>
     db.close();
     return pieces;
   });
+
+/** Lets the only timer end soon. @returns when, epoch ms */
+export const ringIn = (page: Page, ms: number): Promise<number> =>
+  page.evaluate(async (left) => {
+    const open = indexedDB.open('fobbet');
+    const db = await new Promise<IDBDatabase>((resolve) => {
+      open.onsuccess = () => resolve(open.result);
+    });
+    const store = db.transaction('timers', 'readwrite').objectStore('timers');
+    const [timer] = await new Promise<{ endsAt: number }[]>((resolve) => {
+      const get = store.getAll();
+      get.onsuccess = () => resolve(get.result as { endsAt: number }[]);
+    });
+    if (!timer) throw new Error('no timer');
+    timer.endsAt = Date.now() + left;
+    await new Promise<void>((resolve) => {
+      const put = store.put(timer);
+      put.onsuccess = () => resolve();
+    });
+    db.close();
+    return timer.endsAt;
+  }, ms);

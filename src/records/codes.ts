@@ -7,8 +7,12 @@ import type { VersionCode } from './version';
 export type StorageCode = 'storage-full' | 'storage-failed';
 /** A record of which there is one: stash, hours, room. */
 export type SingleCode = 'single-newer' | 'single-unreadable' | 'single-refused' | 'stash-too-many' | StorageCode;
+/** Records of which there is one. */
+export type RecordKind = 'stash' | 'agenda' | 'room' | 'settings';
+/** What was to be taken back of stash, hours, room or settings was changed since. */
+export type VersionsCode = 'versions-moved';
 export type SettingsCode = 'settings-refused' | StorageCode;
-export type HistoryCode = 'history-moved' | 'piece-gone' | StorageCode;
+export type HistoryCode = 'history-moved' | 'piece-gone' | VersionCode | StorageCode;
 export type SaveCode = 'piece-gone' | 'piece-conflict' | 'piece-exists' | VersionCode | StorageCode;
 
 export type BundleCode =
@@ -20,6 +24,7 @@ export type BundleCode =
   | 'bundle-damaged'
   | 'bundle-picture-missing'
   | 'bundle-picture-damaged';
+export type BackupCode = 'backup-too-large' | 'backup-foreign' | 'backup-newer' | 'backup-damaged' | 'backup-moved';
 export type BusyCode =
   'calendar-too-large' | 'calendar-unreadable' | 'calendar-none' | 'calendar-too-many' | 'calendar-too-slow';
 export type CsvCode = 'csv-too-large' | 'csv-no-header' | 'csv-empty';

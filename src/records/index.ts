@@ -9,7 +9,7 @@ export {
   withPictures,
   type Piece,
 } from './piece';
-export { factsOf, type PictureFiles, type PictureRecord, type StoredPicture } from './picture';
+export { PICTURE_FIELDS, factsOf, type PictureFiles, type PictureRecord, type StoredPicture } from './picture';
 export { DEFAULT_SETTINGS, checkSettings, readSettings, type Settings } from './settings';
 export { BUNDLE_FORMAT, BUNDLE_SCHEMA, BUNDLE_VERSION, MOST_PICTURES, type BundleManifest } from './bundle';
 export { checkRecord, migrateToCurrent, type VersionCode } from './version';
@@ -33,13 +33,16 @@ export { EMPTY_AGENDA, checkAgenda, freeHoursOf, readAgenda, type Agenda, type B
 export { EMPTY_ROOM, checkRoom, readRoom, type RoomRecord } from './room';
 export { readTimer, type BenchTimer } from './timer';
 export type {
+  BackupCode,
   BundleCode,
   BusyCode,
   CsvCode,
   HistoryCode,
   JobCode,
+  RecordKind,
   SaveCode,
   SettingsCode,
+  VersionsCode,
   ShopCode,
   SingleCode,
   StorageCode,

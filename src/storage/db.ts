@@ -12,6 +12,7 @@ import {
   type StoredPicture,
 } from '@/records';
 import { faultNames } from './failures';
+import type { VersionEntry } from './versions';
 
 /** One undoable change. `before` and `after` are whole pieces: a few kB, so that undo can't half apply. */
 export interface HistoryEntry {
@@ -32,6 +33,16 @@ export interface AsideRecord {
   kind: string;
   at: number;
   data: unknown;
+}
+/** Never part of a copy: it speaks of this browser. */
+export interface CopiesRecord {
+  id: 'copies';
+  /** Epoch ms of the last copy of everything; null for none. */
+  madeAt: number | null;
+  /** All changes of pieces that there were by then. */
+  changes: number;
+  /** A folder that copies go to by themselves; null for none. */
+  folder: FileSystemDirectoryHandle | null;
 }
 export interface RemovedPiece {
   id: string;
@@ -66,6 +77,10 @@ export class FobbetDatabase extends Dexie {
   room!: EntityTable<RoomRecord, 'id'>;
   timers!: EntityTable<BenchTimer, 'id'>;
   aside!: Table<AsideRecord, number>;
+  /** Changes of stash, hours, room and settings that can be taken back. */
+  versions!: Table<VersionEntry, number>;
+  /** When the last copy of everything was made, and where copies go. */
+  copies!: EntityTable<CopiesRecord, 'id'>;
 
   constructor(name = 'fobbet') {
     // Strict: a save counts as done only when it is on the disk, so that a crash right after it loses nothing.
@@ -83,6 +98,7 @@ export class FobbetDatabase extends Dexie {
     // Facts of pictures apart from their files: what asks for a size never loads a photo.
     this.version(4).stores({ pictureFacts: 'id' }).upgrade(writeFacts);
     this.version(5).stores({ aside: '++number, kind' });
+    this.version(6).stores({ versions: '++number, kind', copies: 'id' });
   }
 }
 

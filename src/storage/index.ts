@@ -1,6 +1,7 @@
 export { FobbetDatabase, database, openInMemory, openStorage, type NoStorage } from './db';
 export {
   addPieces,
+  daysLeftInBin,
   historyState,
   nameOf,
   purgePiece,
@@ -24,6 +25,7 @@ export {
   changeStash,
   keepReading,
   setAside,
+  stepSingle,
   storedAgenda,
   storedRoom,
   storedStash,
@@ -33,7 +35,10 @@ export {
   type UnreadableSingle,
 } from './singles';
 export { putTimer, removeTimer } from './timers';
-export { changeSettings } from './settings';
+export { changeSettings, stepSettings } from './settings';
+export { versionsOf, type VersionStep, type Versions } from './versions';
+export { changeCopies, changesOf, copiesOf } from './copies';
+export type { CopiesRecord } from './db';
 export { drawnFrom, leftOf } from './stash-use';
 export type { StashCsv } from './stash-csv';
 export { apart, pictureFacts, storedPicture, storedPictures } from './pictures';

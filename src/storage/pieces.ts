@@ -70,7 +70,8 @@ export async function savePiece(
   );
 }
 
-async function remember(
+/** Remembers a change so that it can be undone, inside the caller's transaction. */
+export async function remember(
   db: FobbetDatabase,
   change: { before: Piece; after: Piece; label: string; at: number },
 ): Promise<void> {
@@ -96,6 +97,11 @@ export interface PieceHistory {
   redo: HistoryStep | null;
 }
 
+interface Stepped {
+  label: string;
+  history: PieceHistory;
+}
+
 const stepOf = (entry: HistoryEntry | undefined): HistoryStep | null =>
   entry ? { label: entry.label, mark: entry.after.revision } : null;
 
@@ -110,9 +116,9 @@ export async function stepHistory(
   pieceId: string,
   direction: 'undo' | 'redo',
   { mark, now }: { mark: number; now: number },
-): Promise<Result<{ label: string; history: PieceHistory }, HistoryCode>> {
+): Promise<Result<Stepped, HistoryCode>> {
   return written(() =>
-    db.transaction('rw', [db.pieces, db.history, db.cursors], async () => {
+    db.transaction('rw', [db.pieces, db.history, db.cursors], async (): Promise<Result<Stepped, HistoryCode>> => {
       const position = (await db.cursors.get(pieceId))?.position ?? 0;
       const entry = await db.history.get([pieceId, direction === 'undo' ? position : position + 1]);
       const stored = await db.pieces.get(pieceId);
@@ -121,8 +127,9 @@ export async function stepHistory(
         return fail('history-moved', `expected step ${mark}, found ${entry?.after.revision}`, {
           values: { label: entry?.label ?? '' },
         });
-      const target = direction === 'undo' ? entry.before : entry.after;
-      await db.pieces.put({ ...target, revision: stored.revision + 1, updatedAt: now });
+      const target = readPiece(direction === 'undo' ? entry.before : entry.after);
+      if (!target.ok) return target;
+      await db.pieces.put({ ...target.value, revision: stored.revision + 1, updatedAt: now });
       await db.cursors.put({ pieceId, position: direction === 'undo' ? position - 1 : position + 1 });
       return ok({ label: entry.label, history: await historyState(db, pieceId) });
     }),
@@ -219,6 +226,10 @@ async function dropUnwanted(db: FobbetDatabase): Promise<void> {
 
 const KEEP_REMOVED_MS = 30 * MS_PER_DAY;
 
+/** Whole days until a removed piece is forgotten. */
+export const daysLeftInBin = (removedAt: number, now: number): number =>
+  Math.max(0, Math.ceil((removedAt + KEEP_REMOVED_MS - now) / MS_PER_DAY));
+
 /**
  * At start: forgets what was removed a month ago, and pictures that no piece, undo step or removed piece refers to.
  * What forgotten pieces took from the stash stays taken; where that can't be written down nothing is forgotten.
@@ -227,7 +238,7 @@ export async function tidy(db: FobbetDatabase, now: number): Promise<void> {
   try {
     await db.transaction(
       'rw',
-      [db.pieces, db.pictureFacts, db.pictures, db.history, db.cursors, db.removed, db.stash],
+      [db.pieces, db.pictureFacts, db.pictures, db.history, db.cursors, db.removed, db.stash, db.versions],
       async () => {
         await forgetRemoved(db, now);
         await dropUnwanted(db);
@@ -242,7 +253,7 @@ async function forgetRemoved(db: FobbetDatabase, now: number): Promise<void> {
   const forgotten = await db.removed.filter((removed) => now - removed.removedAt > KEEP_REMOVED_MS).toArray();
   if (forgotten.length === 0) return;
   const pieces = forgotten.map(({ piece }) => piece);
-  const taken = await changeStash(db, ({ items }) => ({ items: withoutDraws(items, pieces) }));
+  const taken = await changeStash(db, ({ items }) => ({ items: withoutDraws(items, pieces) }), { remembered: false });
   if (!taken.ok) return;
   const old = forgotten.map(({ id }) => id);
   await db.removed.bulkDelete(old);

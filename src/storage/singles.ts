@@ -14,6 +14,7 @@ import {
   type SingleCode,
   type Stash,
   type VersionCode,
+  type VersionsCode,
 } from '@/records';
 import { MS_PER_MINUTE, fail, ok, type Failure, type Result } from '@/core/shared';
 import { MOST_READINGS } from '@/records/room';
@@ -21,6 +22,7 @@ import type { AirReading } from '@/core/cure';
 import type { Table } from 'dexie';
 import type { FobbetDatabase } from './db';
 import { written } from './failures';
+import { rememberVersion, steppedVersion } from './versions';
 
 /** Records of which there is one. */
 interface Singles {
@@ -71,33 +73,77 @@ async function change<K extends SingleKind>(
   db: FobbetDatabase,
   kind: K,
   alter: (record: Singles[K]) => Partial<Singles[K]>,
+  { remembered = true }: ChangeOptions = {},
 ): Promise<Result<Singles[K], SingleCode>> {
   return written(() =>
-    db.transaction('rw', tableOf(db, kind), async (): Promise<Result<Singles[K], SingleCode>> => {
+    db.transaction('rw', [tableOf(db, kind), db.versions], async (): Promise<Result<Singles[K], SingleCode>> => {
       const before = await stored(db, kind);
       if (!before.ok) return before;
       const patch = alter(before.value);
       if (Object.keys(patch).length === 0) return before;
-      const checked = SINGLES[kind].check({ ...before.value, ...patch });
-      if (!checked.ok) {
-        const { message, path = '' } = checked.error;
-        return fail('single-refused', message, { path, values: { kind, path } });
-      }
+      const checked = checkedSingle(kind, { ...before.value, ...patch });
+      if (!checked.ok) return checked;
+      if (remembered) await rememberVersion(db, kind, { ...before.value }, { ...checked.value });
       await tableOf(db, kind).put(checked.value);
       return checked;
     }),
   );
 }
 
-type Change<T> = (db: FobbetDatabase, alter: (record: T) => Partial<T>) => Promise<Result<T, SingleCode>>;
+interface ChangeOptions {
+  /** Whether it can be taken back: what the program does by itself can't. */
+  remembered?: boolean;
+}
+
+function checkedSingle<K extends SingleKind>(kind: K, data: unknown): Result<Singles[K], 'single-refused'> {
+  const checked = SINGLES[kind].check(data);
+  if (checked.ok) return checked;
+  const { message, path = '' } = checked.error;
+  return fail('single-refused', message, { path, values: { kind, path } });
+}
+
+/**
+ * Takes one change of stash, hours or room back, or does it again: the one that was named, and no other.
+ *
+ * @returns `versions-moved` where another window changed the same thing since
+ */
+export async function stepSingle(
+  db: FobbetDatabase,
+  kind: SingleKind,
+  direction: 'undo' | 'redo',
+  mark: number,
+): Promise<Result<void, SingleCode | VersionsCode>> {
+  return written(() =>
+    db.transaction(
+      'rw',
+      [tableOf(db, kind), db.versions],
+      async (): Promise<Result<void, SingleCode | VersionsCode>> => {
+        const before = await stored(db, kind);
+        if (!before.ok) return before;
+        const next = await steppedVersion(db, kind, direction, { mark, record: { ...before.value } });
+        if (!next.ok) return next;
+        const checked = checkedSingle(kind, next.value);
+        if (!checked.ok) return checked;
+        await tableOf(db, kind).put(checked.value);
+        return ok(undefined);
+      },
+    ),
+  );
+}
+
+type Change<T> = (
+  db: FobbetDatabase,
+  alter: (record: T) => Partial<T>,
+  options?: ChangeOptions,
+) => Promise<Result<T, SingleCode>>;
 
 export const storedAgenda = (db: FobbetDatabase) => stored(db, 'agenda');
 export const storedRoom = (db: FobbetDatabase) => stored(db, 'room');
 export const storedStash = (db: FobbetDatabase) => stored(db, 'stash');
-export const changeAgenda: Change<Agenda> = (db, alter) => change(db, 'agenda', alter);
-export const changeRoom: Change<RoomRecord> = (db, alter) => change(db, 'room', alter);
-export const changeStash: Change<Stash> = async (db, alter) => {
-  const changed = await change(db, 'stash', alter);
+export const changeAgenda: Change<Agenda> = (db, alter, options) => change(db, 'agenda', alter, options);
+export const changeRoom: Change<RoomRecord> = (db, alter, options) => change(db, 'room', alter, options);
+export const changeStash: Change<Stash> = async (db, alter, options) => {
+  const changed = await change(db, 'stash', alter, options);
   const full = !changed.ok && changed.error.code === 'single-refused' && changed.error.path === 'items';
   return full ? fail('stash-too-many', changed.error.message, { values: { most: MOST_ITEMS } }) : changed;
 };

@@ -7,6 +7,7 @@ import type { OutlineCode, ShapeCode } from '@/core/shape';
 import type { CopierCode, LayoutCode } from '@/core/sheet';
 import type { StepCode } from '@/core/stations';
 import type {
+  BackupCode,
   BundleCode,
   BusyCode,
   CsvCode,
@@ -16,6 +17,7 @@ import type {
   SettingsCode,
   ShopCode,
   SingleCode,
+  VersionsCode,
 } from '@/records';
 import type { Wording } from './units';
 
@@ -38,7 +40,9 @@ export type FailureCode =
   | SaveCode
   | SettingsCode
   | SingleCode
+  | BackupCode
   | BundleCode
+  | VersionsCode
   | BusyCode
   | CsvCode
   | ShopCode;
@@ -54,6 +58,7 @@ const SINGLES: Readonly<Record<string, { name: string; upper: string }>> = {
   stash: { name: 'your stash', upper: 'Your stash' },
   agenda: { name: 'your hours and plan', upper: 'The record of your hours and plan' },
   room: { name: 'the room’s record', upper: 'The record of your room' },
+  settings: { name: 'the settings', upper: 'A setting' },
 };
 const single = (kind: string | number | undefined) =>
   SINGLES[kind ?? ''] ?? { name: 'this record', upper: 'This record' };
@@ -163,6 +168,16 @@ const SENTENCES: Readonly<Record<FailureCode, Sentence>> = {
   'storage-full': () =>
     'The browser’s storage is full: the last change was not saved. Export pieces you no longer need and remove them, then try again.',
   'storage-failed': () => 'The browser could not keep the last change. What was kept before is as it was; try again.',
+  'versions-moved': ({ kind }) => `${single(kind).upper} was changed in another window since. Nothing was taken back.`,
+  'backup-too-large': () => 'This copy holds more than Fobbet takes. Nothing was changed.',
+  'backup-foreign': () =>
+    'This is not a copy of everything that Fobbet made. A single piece’s bundle is opened under Pieces; nothing was changed.',
+  'backup-newer': () =>
+    'This copy was made by a newer Fobbet than this one. Update Fobbet to take it in; nothing was changed.',
+  'backup-damaged': () =>
+    'This copy is damaged or cut short. Copy the file again from where it came, or take an older one; nothing was changed.',
+  'backup-moved': () =>
+    'Something was changed in another window while you were choosing. Nothing was taken in; open the file again.',
   'bundle-too-large': () => 'This bundle is larger than Fobbet takes. Nothing was changed.',
   'bundle-too-heavy': ({ megabytes, most }) =>
     `With its pictures this piece has ${megabytes} MB; a bundle holds up to ${most} MB. Take a large picture out first.`,

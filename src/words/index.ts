@@ -40,3 +40,4 @@ export { stepTime, stepTitle } from './steps';
 export { NO_STORAGE_WORDS } from './no-storage';
 export { counted, listOf, lowerFirst, upperFirst } from './text';
 export { wordingIn, type Wording } from './units';
+export { RECORD_WORDS, changeWords, sizeWords } from './kept';

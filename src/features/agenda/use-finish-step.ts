@@ -49,11 +49,14 @@ export function useFinishStep() {
       report(saved);
       if (!saved.ok) return false;
       const key = stepKey(piece.id, step.id);
-      await agenda?.change(({ pins, notBefore, running }) => ({
-        pins: Object.fromEntries(Object.entries(pins).filter(([id]) => id !== key)),
-        notBefore: Object.fromEntries(Object.entries(notBefore).filter(([id]) => id !== key)),
-        running: running?.step === key ? null : running,
-      }));
+      await agenda?.change(
+        ({ pins, notBefore, running }) => ({
+          pins: Object.fromEntries(Object.entries(pins).filter(([id]) => id !== key)),
+          notBefore: Object.fromEntries(Object.entries(notBefore).filter(([id]) => id !== key)),
+          running: running?.step === key ? null : running,
+        }),
+        { remembered: false },
+      );
       notice({
         text: `${piece.name}: ${lowerFirst(stepTitle(step.title))}, done.`,
         tone: 'success',

@@ -16,11 +16,16 @@ import type { BenchCard } from '@/features/piece/station-feature';
 import { lowerFirst, stepTitle, toolList } from '@/words';
 import { benchRun } from './cards';
 import { TimerStrip } from './timer-strip';
-import { useWakeLock } from './use-wake-lock';
+import { useWakeLock, type WakeLock } from './use-wake-lock';
 import css from './bench.module.css';
 
 /** Waits up to this get a timer of their own; longer ones stand on the rack and in the plan. */
 const TIMED_HOURS = 4;
+
+const WAKE_WORDS: Readonly<Partial<Record<WakeLock, string>>> = {
+  'can’t': 'The screen may go dark: this page can’t keep it awake. Timers ring all the same while it is open.',
+  refused: 'The screen may go dark: the machine refused to keep it awake, as it does with little battery left.',
+};
 
 /** One step at a time, full screen: for wet hands and far eyes. */
 export function BenchPage() {
@@ -34,6 +39,11 @@ export function BenchPage() {
   return (
     <main className={css.bench} data-contrast={benchContrast} data-awake={awake}>
       {schedule && <Bench schedule={schedule} wanted={wanted} quick={quick} onQuick={() => setQuick(!quick)} />}
+      {WAKE_WORDS[awake] && (
+        <p className={css.wake} role="status" data-testid="wake">
+          {WAKE_WORDS[awake]}
+        </p>
+      )}
     </main>
   );
 }

@@ -1,27 +1,28 @@
 'use client';
 import { useEffect, useState } from 'react';
 
-/**
- * Keeps the screen awake while shown, again after the page was hidden. Says whether it does: a page that is not secure
- * may not.
- */
-export function useWakeLock(): boolean {
-  const [held, setHeld] = useState(false);
+/** `asked` until the browser answers; it `can't` on a page that is not secure, and may `refuse` with little battery left. */
+export type WakeLock = 'asked' | 'held' | 'refused' | 'can’t';
+
+/** Keeps the screen awake while shown, again after the page was hidden. Says whether it does. */
+export function useWakeLock(): WakeLock {
+  const [held, setHeld] = useState<WakeLock>('asked');
   useEffect(() => {
     let lock: WakeLockSentinel | null = null;
     let ended = false;
     const take = async () => {
-      if (document.visibilityState !== 'visible' || !('wakeLock' in navigator)) return;
+      if (!('wakeLock' in navigator)) return setHeld('can’t');
+      if (document.visibilityState !== 'visible') return;
       try {
         lock = await navigator.wakeLock.request('screen');
         if (ended) {
           void lock.release();
           return;
         }
-        setHeld(true);
-        lock.addEventListener('release', () => setHeld(false));
+        setHeld('held');
+        lock.addEventListener('release', () => setHeld('asked'));
       } catch {
-        setHeld(false);
+        setHeld('refused');
       }
     };
     void take();

@@ -14,7 +14,9 @@ import { useOpenPiece } from './piece-context';
 
 const FilesMenu = dynamic(() => import('./files-menu').then((file) => file.FilesMenu), { ssr: false });
 
-const PurgeDialog = dynamic(() => import('./purge-dialog').then((file) => file.PurgeDialog), { ssr: false });
+const PurgeDialog = dynamic(() => import('@/features/shell/purge-dialog').then((file) => file.PurgeDialog), {
+  ssr: false,
+});
 
 /** Out with a piece: its bundle, its times as a calendar file, or the piece itself. */
 export function PieceFiles() {
@@ -77,7 +79,7 @@ export function PieceFiles() {
           onRemove={() => void remove()}
         />
       )}
-      {purging && <PurgeDialog name={piece.name} onPurge={() => void purge()} onClose={() => setPurging(false)} />}
+      {purging && <PurgeDialog full name={piece.name} onPurge={() => void purge()} onClose={() => setPurging(false)} />}
     </>
   );
 }

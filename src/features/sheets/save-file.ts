@@ -11,6 +11,22 @@ export function saveFile(blob: Blob, name: string): void {
   setTimeout(() => URL.revokeObjectURL(url), MS_PER_MINUTE);
 }
 
+/** Whether this browser hands files on to other programs. */
+export const canHandOver = (): boolean =>
+  typeof navigator !== 'undefined' &&
+  typeof navigator.canShare === 'function' &&
+  navigator.canShare({ files: [new File([''], 'a.zip', { type: 'application/zip' })] });
+
+/** Hands a file on through the system's own sheet. False where that was called off. */
+export async function handOver(blob: Blob, name: string): Promise<boolean> {
+  try {
+    await navigator.share({ files: [new File([blob], name, { type: blob.type })], title: name });
+    return true;
+  } catch {
+    return false;
+  }
+}
+
 /** A record as it lies on the disk, as a file. */
 export const saveRecord = (data: unknown, name: string): void =>
   saveFile(new Blob([JSON.stringify(data, null, 2)], { type: 'application/json' }), fileName(name, 'json'));

@@ -17,10 +17,12 @@ async function readDemoPicture({ id, file, name }: DemoPicture): Promise<StoredP
 /** The example pieces, with its shelf and hours where the person has none. @returns the example's room */
 export async function loadExample(clock: () => number): Promise<Result<Settings['room'], SaveCode | SingleCode>> {
   const pictures = await Promise.all(DEMO_PICTURES.map(readDemoPicture));
-  const stash = await changeStash(database(), ({ items }) => (items.length === 0 ? demoStash(clock()) : {}));
+  const stash = await changeStash(database(), ({ items }) => (items.length === 0 ? demoStash(clock()) : {}), {
+    remembered: false,
+  });
   if (!stash.ok) return stash;
   if ((await database().agenda.count()) === 0) {
-    const agenda = await changeAgenda(database(), () => DEMO_AGENDA);
+    const agenda = await changeAgenda(database(), () => DEMO_AGENDA, { remembered: false });
     if (!agenda.ok) return agenda;
   }
   const added = await addPieces(database(), demoPieces(clock()), pictures);

@@ -5,4 +5,5 @@ export const PLACES = [
   { href: '/ahead', name: 'Ahead' },
   { href: '/bench', name: 'Bench' },
   { href: '/stash', name: 'Stash' },
+  { href: '/kept', name: 'Kept' },
 ];

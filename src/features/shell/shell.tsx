@@ -7,6 +7,8 @@ import { CureWatch, TimerProvider } from '@/features/timers';
 import { database, tidy } from '@/storage';
 import { ClockProvider, UnitsProvider } from '@/ui';
 import { DemoProvider } from './demo';
+import { Keeping } from './keeping';
+import { NewVersion } from './new-version';
 import { NoticeProvider } from './notices';
 import { SettingsProvider, useSettings } from './settings';
 import { StorageGate } from './storage-gate';
@@ -42,6 +44,8 @@ function Environment({ demo, children }: { demo: boolean; children: ReactNode })
                   <RoomProvider>
                     <TimerProvider>
                       <TopBar />
+                      <NewVersion />
+                      <Keeping />
                       <Unreadable />
                       <CureWatch />
                       {children}

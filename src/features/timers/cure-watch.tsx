@@ -9,6 +9,7 @@ import { useNotice } from '@/features/shell';
 import { database, storedAgenda } from '@/storage';
 import { clockTime, timeZoneHere, useClock } from '@/ui';
 import { callAt } from './call-at';
+import { notify } from './notify';
 
 const SEEN_KEY = 'fobbet.cure-told';
 const readTold = (): string[] => JSON.parse(localStorage.getItem(SEEN_KEY) ?? '[]') as string[];
@@ -41,11 +42,10 @@ export function CureWatch() {
         : `${piece.name}: ready to rub now.`;
       notice({ text, action: { label: 'Open', run: () => router.push(`/piece/${piece.id}/rub`) } });
       // In the quiet hours the page says it, and nothing rings.
-      if ('Notification' in window && Notification.permission === 'granted')
-        void storedAgenda(database()).then((agenda) => {
-          const quiet = agenda.ok ? agenda.value.quiet : null;
-          if (!isQuiet(quiet, clock(), timeZoneHere())) new Notification('Fobbet', { body: text, tag: mark });
-        });
+      void storedAgenda(database()).then((agenda) => {
+        const quiet = agenda.ok ? agenda.value.quiet : null;
+        if (!isQuiet(quiet, clock(), timeZoneHere())) void notify(text, { tag: mark, path: `/piece/${piece.id}/rub` });
+      });
     };
     const waiting = planned.filter(
       ({ piece, plan }) => plan.cure.clock !== null && piece.rub.done.length === 0 && piece.rub.finishedAt === null,

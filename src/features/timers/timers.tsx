@@ -10,6 +10,7 @@ import { useNotice } from '@/features/shell/notices';
 import { useReport } from '@/features/shell/use-report';
 import { useSettings } from '@/features/shell/settings';
 import { callAt } from './call-at';
+import { askOnce, notify } from './notify';
 import { ring, speak } from './sound';
 import { JUMP_MS, clockSetBy } from './true-time';
 
@@ -50,7 +51,9 @@ export function TimerProvider({ children }: { children: ReactNode }) {
   const access = useMemo<TimerAccess>(
     () => ({
       timers,
-      start: ({ label, minutes, pieceId, step }) =>
+      start: ({ label, minutes, pieceId, step }) => {
+        // While the finger is on it: later the browser would not show its question.
+        askOnce();
         put({
           id: newId(),
           label,
@@ -60,7 +63,8 @@ export function TimerProvider({ children }: { children: ReactNode }) {
           endsAt: clock() + minutes * MS_PER_MINUTE,
           pausedLeftMs: null,
           rangAt: null,
-        }),
+        });
+      },
       toggle: (timer) =>
         put(
           timer.pausedLeftMs === null
@@ -114,8 +118,7 @@ function useRing(timers: readonly BenchTimer[]) {
       notice({ text, tone: 'success' });
       if (sound) ring();
       if (speech) speak(text);
-      if ('Notification' in window && Notification.permission === 'granted')
-        new Notification('Fobbet', { body: text, tag: timer.id });
+      void notify(text, { tag: timer.id, path: '/bench' });
     }
   }, [timers, clock, notice, sound, speech]);
 }

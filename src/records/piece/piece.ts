@@ -1,5 +1,5 @@
 import Joi from 'joi';
-import type { Job } from '@/core/stations';
+import { motifKey, type Job } from '@/core/stations';
 import type { Result } from '@/core/shared';
 import { day, instant, maybe, named, recordId, whole } from '../fields';
 import { checkRecord, migrateToCurrent, type VersionCode } from '../version';
@@ -103,9 +103,16 @@ export function withPictures(piece: Piece, idOf: (id: string) => string | null):
     const pictureId = idOf(layer.pictureId);
     return pictureId === null ? [] : [{ ...layer, pictureId }];
   });
+  const picture = { ...piece.picture, pictureId: other(piece.picture.pictureId), layers };
+  const { motif } = piece.sheet;
   return {
     ...piece,
-    picture: { ...piece.picture, pictureId: other(piece.picture.pictureId), layers },
+    picture,
+    // Found in that very picture: it stays found under the picture's other name.
+    sheet:
+      motif && motif.of === motifKey(piece.picture)
+        ? { ...piece.sheet, motif: { ...motif, of: motifKey(picture) } }
+        : piece.sheet,
     keep: { ...piece.keep, photoId: other(piece.keep.photoId) },
   };
 }

@@ -7,6 +7,7 @@ import { stageOptics } from '@/core/render';
 import { StationCautions } from '../station-cautions';
 import { BINDER_WORDS, SIGNS_OF_TIME, SURFACE_WORDS } from '@/words';
 import { useSettings } from '@/features/shell';
+import { askToNotify, canNotify } from '@/features/timers';
 import type { Settings } from '@/records';
 import {
   Answer,
@@ -250,11 +251,10 @@ const windowAnswer = (fromHours: number, toHours: number): string =>
 
 /** Offers the browser's own notification; the page tells in any case while it is open. */
 function NotifyButton() {
-  const supported = typeof Notification !== 'undefined';
-  const [permission, setPermission] = useState(supported ? Notification.permission : 'denied');
-  if (!supported) return null;
+  const [permission, setPermission] = useState(canNotify);
+  if (permission === 'none') return null;
   if (permission === 'granted')
-    return <Note>The browser will tell you when it is time, as long as Fobbet stays open in a tab.</Note>;
+    return <Note>The browser will tell you when it is time, as long as Fobbet is open in some window.</Note>;
   if (permission === 'denied')
     return (
       <Note>
@@ -264,7 +264,7 @@ function NotifyButton() {
     );
   return (
     <NextRow>
-      <Button variant="outlined" size="small" onClick={() => void Notification.requestPermission().then(setPermission)}>
+      <Button variant="outlined" size="small" onClick={() => void askToNotify().then(setPermission)}>
         Tell me when it is time
       </Button>
     </NextRow>

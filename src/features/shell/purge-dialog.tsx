@@ -1,15 +1,27 @@
 'use client';
 import { Button, Dialog, DialogActions, DialogContent, DialogContentText, DialogTitle } from '@mui/material';
 
-/** Asked where the disk has no room even for the bin. */
-export function PurgeDialog({ name, onPurge, onClose }: { name: string; onPurge: () => void; onClose: () => void }) {
+/** Asked before a piece goes for good: out of the bin, or where the disk has no room even for that. */
+export function PurgeDialog({
+  name,
+  full = false,
+  onPurge,
+  onClose,
+}: {
+  name: string;
+  full?: boolean;
+  onPurge: () => void;
+  onClose: () => void;
+}) {
   return (
     <Dialog open onClose={onClose}>
       <DialogTitle component="h2">Remove it for good?</DialogTitle>
       <DialogContent>
         <DialogContentText>
-          The browser’s storage is full, so {name} can’t be kept in the bin for 30 days. Removed for good, it makes
-          room: its steps of undo and the pictures that no other piece uses go with it.
+          {full
+            ? `The browser’s storage is full, so ${name} can’t be kept in the bin for 30 days. Removed for good, it makes room: its`
+            : `${name} can’t be had back then. Its`}{' '}
+          steps of undo and the pictures that no other piece uses go with it.
         </DialogContentText>
       </DialogContent>
       <DialogActions>

@@ -1,0 +1,27 @@
+import { spawn, type ChildProcess } from 'node:child_process';
+
+/** A server of its own, for journeys in which it goes away. */
+export async function ownServer(port: number): Promise<{ url: string; stop: () => Promise<void> }> {
+  const url = `http://localhost:${port}`;
+  const server: ChildProcess = spawn(
+    process.execPath,
+    ['node_modules/next/dist/bin/next', 'start', '-p', String(port)],
+    { env: { ...process.env, FOBBET_DEMO: '1', NEXT_TELEMETRY_DISABLED: '1' }, stdio: 'ignore' },
+  );
+  const ended = new Promise<void>((resolve) => {
+    server.once('exit', () => resolve());
+  });
+  const answers = async () => (await fetch(url).catch(() => null))?.ok === true;
+  for (let tries = 0; !(await answers()); tries++) {
+    if (tries > 240) throw new Error('the server does not start');
+    await new Promise((resolve) => setTimeout(resolve, 250));
+  }
+  return {
+    url,
+    stop: async () => {
+      server.kill('SIGKILL');
+      await ended;
+      while (await answers()) await new Promise((resolve) => setTimeout(resolve, 100));
+    },
+  };
+}

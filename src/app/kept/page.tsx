@@ -1,0 +1,5 @@
+import { KeptPage } from '@/features/kept';
+
+export default function Page() {
+  return <KeptPage />;
+}

@@ -1,0 +1,1 @@
+export { KeptPage } from './kept-page';

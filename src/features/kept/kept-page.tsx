@@ -1,0 +1,49 @@
+'use client';
+import { useLiveQuery } from 'dexie-react-hooks';
+import { useShelf } from '@/features/shelf';
+import { changesOf, database } from '@/storage';
+import { Answer, dayName, useNow } from '@/ui';
+import { counted } from '@/words';
+import { AsidePart } from './aside-part';
+import { BinPart } from './bin-part';
+import { CopyPart } from './copy-part';
+import { OfflinePart } from './offline-part';
+import { RoomPart } from './room-part';
+import { VersionsPart } from './versions-part';
+import { useCopies } from './use-copies';
+import css from './kept.module.css';
+
+/** What is kept in this browser, copies of it, and what can be had back. */
+export function KeptPage() {
+  const shelf = useShelf();
+  const now = useNow();
+  const copying = useCopies();
+  const changes = useLiveQuery(() => changesOf(database()));
+  const { copies } = copying;
+  if (!shelf || !copies || changes === undefined) return <main className={css.page} aria-busy="true" />;
+  const since = Math.max(0, changes - copies.changes);
+  const pieces = shelf.pieces.length + shelf.unreadable.length;
+  return (
+    <main className={css.page}>
+      <div className={css.copies}>
+        <Answer>{answer()}</Answer>
+        <CopyPart copying={copying} copies={copies} />
+        <BinPart />
+        <VersionsPart />
+        <AsidePart />
+      </div>
+      <aside className={css.room}>
+        <RoomPart />
+        <OfflinePart />
+      </aside>
+    </main>
+  );
+
+  function answer(): string {
+    if (pieces === 0) return 'Nothing is kept here yet.';
+    const all = counted(pieces, 'piece', 'pieces');
+    if (copies?.madeAt == null) return `${all}, kept in this browser alone: there is no copy yet.`;
+    if (since === 0) return `${all}, and a copy of everything as it stands.`;
+    return `${counted(since, 'change', 'changes')} since the last copy, made ${dayName(copies.madeAt, now)}.`;
+  }
+}

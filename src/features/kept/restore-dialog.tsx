@@ -1,0 +1,175 @@
+'use client';
+import { Button, Dialog, DialogActions, DialogContent, DialogTitle, LinearProgress } from '@mui/material';
+import { useEffect, useState } from 'react';
+import { newId, useNotice, useReport } from '@/features/shell';
+import type { RecordKind } from '@/records';
+import { database } from '@/storage';
+import type { Choice, ComparedPiece, Comparison, OpenBackup } from '@/storage/backup';
+import { SelectField, clockTime, useNow, useUnits } from '@/ui';
+import { RECORD_WORDS, counted, sentenceFor, type FailureCode } from '@/words';
+import type { Failure } from '@/core/shared';
+import css from './kept.module.css';
+
+type State =
+  | { at: 'reading'; share: number }
+  | { at: 'refused'; error: Failure<FailureCode> }
+  | { at: 'read'; backup: OpenBackup; comparison: Comparison; lacking: number }
+  | { at: 'taking' };
+
+const PIECE_CHOICES = [
+  { id: 'here', name: 'Keep what is here' },
+  { id: 'file', name: 'Take the file’s' },
+  { id: 'both', name: 'Keep both' },
+] as const;
+const REMOVED_CHOICES = [
+  { id: 'here', name: 'Leave it removed' },
+  { id: 'file', name: 'Bring it back' },
+] as const;
+const STASH_CHOICES = [...PIECE_CHOICES.slice(0, 2), { id: 'both', name: 'Add what is missing here' }] as const;
+
+/** What a copy would bring, before anything is touched; where both changed the person chooses. */
+export function RestoreDialog({ file, onClose }: { file: File; onClose: () => void }) {
+  const [state, setState] = useState<State>({ at: 'reading', share: 0 });
+  const [pieces, setPieces] = useState<Record<string, Choice>>({});
+  const [records, setRecords] = useState<Partial<Record<RecordKind, Choice>>>({});
+  const notice = useNotice();
+  const report = useReport();
+  const units = useUnits();
+  const now = useNow();
+
+  useEffect(() => {
+    let ended = false;
+    const set = (next: State) => {
+      if (!ended) setState(next);
+    };
+    void (async () => {
+      const { compareBackup, lackingPictures, openBackup } = await import('@/storage/backup');
+      const read = await openBackup(file, (share) => set({ at: 'reading', share }));
+      if (!read.ok) return set({ at: 'refused', error: read.error });
+      const comparison = await compareBackup(database(), read.value);
+      set({ at: 'read', backup: read.value, comparison, lacking: lackingPictures(read.value) });
+    })();
+    return () => {
+      ended = true;
+    };
+  }, [file]);
+
+  const take = async ({ backup, comparison }: Extract<State, { at: 'read' }>) => {
+    setState({ at: 'taking' });
+    const { restoreBackup } = await import('@/storage/backup');
+    const restored = await restoreBackup(database(), {
+      backup,
+      comparison,
+      choices: { pieces, records },
+      now: Date.now(),
+      newId,
+      label: 'taking a copy in',
+      copyName: (name) => `${name} (copy)`.slice(0, 120),
+    });
+    onClose();
+    if (!report(restored) || !restored.ok) return;
+    const { pieces: taken, pictures } = restored.value;
+    notice({
+      text: `Taken in: ${counted(taken, 'piece', 'pieces')}, ${counted(pictures, 'picture', 'pictures')}. What gave way can be undone.`,
+      tone: 'success',
+    });
+  };
+
+  return (
+    <Dialog
+      open
+      onClose={state.at === 'taking' ? () => undefined : onClose}
+      maxWidth="sm"
+      fullWidth
+      data-testid="restore"
+    >
+      <DialogTitle component="h2">
+        {state.at === 'read' ? `A copy of ${clockTime(state.backup.madeAt, now)}` : `Reading ${file.name}`}
+      </DialogTitle>
+      <DialogContent>
+        {state.at === 'reading' && (
+          <LinearProgress variant="determinate" value={state.share * 100} aria-label="Copy being read and checked" />
+        )}
+        {state.at === 'taking' && <LinearProgress aria-label="Copy being taken in" />}
+        {state.at === 'refused' && <p role="alert">{sentenceFor(state.error, units)}</p>}
+        {state.at === 'read' && (
+          <>
+            <p>{summary(state.comparison)}</p>
+            {state.lacking > 0 && (
+              <p>
+                {counted(state.lacking, 'picture is', 'pictures are')} not in it: they were lost before it was made.
+              </p>
+            )}
+            <ul className={css.clashes}>
+              {state.comparison.pieces
+                .filter(({ fate }) => fate === 'both' || fate === 'removed')
+                .map((piece) => (
+                  <li key={piece.id}>
+                    <span>
+                      <b>{piece.name}</b>
+                      <span>{clashWords(piece, now)}</span>
+                    </span>
+                    <SelectField
+                      label={piece.name}
+                      value={pieces[piece.id] ?? 'here'}
+                      options={[...(piece.fate === 'removed' ? REMOVED_CHOICES : PIECE_CHOICES)]}
+                      onCommit={(choice) => setPieces({ ...pieces, [piece.id]: choice as Choice })}
+                      testId={`clash-${piece.id}`}
+                    />
+                  </li>
+                ))}
+              {state.comparison.records
+                .filter(({ fate }) => fate === 'both')
+                .map(({ kind }) => (
+                  <li key={kind}>
+                    <span>
+                      <b>{RECORD_WORDS[kind]}</b>
+                      <span>differs from what is here</span>
+                    </span>
+                    <SelectField
+                      label={RECORD_WORDS[kind]}
+                      value={records[kind] ?? 'here'}
+                      options={[...(kind === 'stash' ? STASH_CHOICES : PIECE_CHOICES.slice(0, 2))]}
+                      onCommit={(choice) => setRecords({ ...records, [kind]: choice as Choice })}
+                      testId={`clash-${kind}`}
+                    />
+                  </li>
+                ))}
+            </ul>
+            <p>Nothing is changed yet. It is taken in whole, or not at all.</p>
+          </>
+        )}
+      </DialogContent>
+      <DialogActions>
+        <Button onClick={onClose} disabled={state.at === 'taking'}>
+          {state.at === 'refused' ? 'Close' : 'Take nothing'}
+        </Button>
+        {state.at === 'read' && (
+          <Button variant="contained" onClick={() => void take(state)} data-testid="restore-take">
+            Take it in
+          </Button>
+        )}
+      </DialogActions>
+    </Dialog>
+  );
+}
+
+function summary({ pieces, records, removed }: Comparison): string {
+  const count = (fate: ComparedPiece['fate']) => pieces.filter((piece) => piece.fate === fate).length;
+  const fresh = records.filter(({ fate }) => fate === 'new').map(({ kind }) => RECORD_WORDS[kind].toLowerCase());
+  const parts = [
+    [count('new'), 'new here'],
+    [count('file'), 'newer in the file'],
+    [count('same') + count('here'), 'as they are here, or older'],
+    [count('both') + count('removed'), 'to choose about'],
+    [removed, 'in its bin'],
+  ] as const;
+  const said = parts.flatMap(([number, text]) => (number > 0 ? [`${number} ${text}`] : []));
+  const all = `${counted(pieces.length, 'piece', 'pieces')}${said.length > 0 ? `: ${said.join(', ')}` : ''}.`;
+  return fresh.length > 0 ? `${all} It brings ${fresh.join(', ')} too.` : all;
+}
+
+const clashWords = ({ fate, hereAt, fileAt }: ComparedPiece, now: number): string =>
+  fate === 'removed'
+    ? `removed here; in the file of ${clockTime(fileAt, now)}`
+    : `here of ${hereAt === null ? 'another time' : clockTime(hereAt, now)}, in the file of ${clockTime(fileAt, now)}`;

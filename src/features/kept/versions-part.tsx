@@ -1,0 +1,61 @@
+'use client';
+import { useLiveQuery } from 'dexie-react-hooks';
+import { useReport } from '@/features/shell';
+import { useVersions } from '@/features/at-hand';
+import { database, versionsOf } from '@/storage';
+import { Note, Part, TextButton, clockTime, useNow } from '@/ui';
+import { RECORD_WORDS, changeWords } from '@/words';
+import type { RecordKind } from '@/records';
+import css from './kept.module.css';
+
+const KINDS: readonly RecordKind[] = ['stash', 'agenda', 'room', 'settings'];
+const SHOWN = 8;
+
+/** Changes of stash, hours, room and settings, the latest first: each can be taken back. */
+export const VersionsPart = () => (
+  <Part title="Changes that can be taken back">
+    <Note>
+      Pieces have theirs at each station (Ctrl+Z). These are of what stands beside them; going back to one takes back
+      all that came after it.
+    </Note>
+    {KINDS.map((kind) => (
+      <VersionsOf key={kind} kind={kind} />
+    ))}
+  </Part>
+);
+
+function VersionsOf({ kind }: { kind: RecordKind }) {
+  const now = useNow();
+  const report = useReport();
+  const versions = useLiveQuery(() => versionsOf(database(), kind), [kind]);
+  const { step } = useVersions(kind);
+  if (!versions || (versions.all.length === 0 && !versions.redo)) return null;
+  const backTo = async (count: number) => {
+    for (const { mark } of versions.all.slice(0, count)) if (!report(await step('undo', mark))) return;
+  };
+  return (
+    <>
+      <h4 className={css.kind}>{RECORD_WORDS[kind]}</h4>
+      <ul className={css.rows} data-testid={`versions-${kind}`}>
+        {versions.redo && (
+          <li>
+            <b>{changeWords(kind, versions.redo.what)}</b>
+            <span>taken back</span>
+            <TextButton onClick={() => void step('redo', versions.redo?.mark ?? 0).then(report)}>
+              Do it again
+            </TextButton>
+          </li>
+        )}
+        {versions.all.slice(0, SHOWN).map(({ mark, at, what }, index) => (
+          <li key={mark}>
+            <b>{changeWords(kind, what)}</b>
+            <span>{clockTime(at, now)}</span>
+            <TextButton onClick={() => void backTo(index + 1)} testId={`take-back-${kind}-${index}`}>
+              {index === 0 ? 'Take back' : 'Back to before this'}
+            </TextButton>
+          </li>
+        ))}
+      </ul>
+    </>
+  );
+}

@@ -1,0 +1,90 @@
+import { equalData } from '@/core/shared';
+import { readPiece, readSettings, type Agenda, type RecordKind, type Settings } from '@/records';
+import type { FobbetDatabase } from '../db';
+import { storedAgenda, storedRoom, storedStash } from '../singles';
+import { markOf, type BackedUpPiece, type OpenBackup } from './open';
+
+/**
+ * What a piece of a backup is to what is here: `new`; the `same`; changed since only `here` or only in the `file`;
+ * changed in `both`; or `removed` here.
+ */
+export type Fate = 'new' | 'same' | 'here' | 'file' | 'both' | 'removed';
+
+export interface ComparedPiece {
+  id: string;
+  name: string;
+  fate: Fate;
+  /** Its revision here when it was compared; null where it is not here. */
+  hereRevision: number | null;
+  hereAt: number | null;
+  fileAt: number;
+}
+export interface ComparedRecord {
+  kind: RecordKind;
+  fate: 'new' | 'same' | 'both';
+}
+export interface Comparison {
+  pieces: ComparedPiece[];
+  records: ComparedRecord[];
+  /** Removed pieces of the file that are nowhere here. */
+  removed: number;
+}
+
+/** Holds a backup against what is here, and touches nothing. */
+export async function compareBackup(db: FobbetDatabase, backup: OpenBackup): Promise<Comparison> {
+  const pieces: ComparedPiece[] = [];
+  let removed = 0;
+  for (const backed of backup.pieces) {
+    const { id, name, updatedAt } = backed.piece;
+    const here = await db.pieces.get(id);
+    const gone = await db.removed.get(id);
+    if (backed.removedAt !== null) {
+      if (!here && !gone) removed++;
+      continue;
+    }
+    pieces.push({
+      id,
+      name,
+      fate: here || !gone ? await fateOf(db, backed, here) : 'removed',
+      hereRevision: here?.revision ?? null,
+      hereAt: here?.updatedAt ?? null,
+      fileAt: updatedAt,
+    });
+  }
+  return { pieces, records: await recordFates(db, backup), removed };
+}
+
+async function fateOf(db: FobbetDatabase, { piece, marks }: BackedUpPiece, stored: unknown): Promise<Fate> {
+  if (stored === undefined) return 'new';
+  const here = readPiece(stored);
+  if (!here.ok) return 'both';
+  if (equalData(here.value, piece)) return 'same';
+  if (marks.has(markOf(here.value))) return 'file';
+  const mine = await db.history.where('pieceId').equals(piece.id).toArray();
+  const wasHere = mine.some(({ before, after }) => [before, after].some((state) => markOf(state) === markOf(piece)));
+  return wasHere ? 'here' : 'both';
+}
+
+/** What the program works out itself is no difference. */
+const ofThePerson = ({ starts: _s, revision: _r, running: _n, ...rest }: Agenda) => rest;
+const settingsOf = ({ clockAheadMs: _c, ...rest }: Settings) => rest;
+
+async function recordFates(db: FobbetDatabase, backup: OpenBackup): Promise<ComparedRecord[]> {
+  const fate = async (kind: RecordKind, file: unknown, here: () => Promise<unknown>): Promise<ComparedRecord[]> => {
+    if (file === null) return [];
+    const none = (await db.table<unknown, string>(kind).get(kind)) === undefined;
+    if (none) return [{ kind, fate: 'new' }];
+    return [{ kind, fate: equalData(await here(), file) ? 'same' : 'both' }];
+  };
+  const [stash, agenda, room] = await Promise.all([storedStash(db), storedAgenda(db), storedRoom(db)]);
+  return [
+    ...(await fate('stash', backup.stash, () => Promise.resolve(stash.ok && stash.value))),
+    ...(await fate('agenda', backup.agenda && ofThePerson(backup.agenda), () =>
+      Promise.resolve(agenda.ok && ofThePerson(agenda.value)),
+    )),
+    ...(await fate('room', backup.room, () => Promise.resolve(room.ok && room.value))),
+    ...(await fate('settings', backup.settings && settingsOf(backup.settings), async () =>
+      settingsOf(readSettings(await db.settings.get('settings'))),
+    )),
+  ];
+}

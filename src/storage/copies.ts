@@ -1,0 +1,31 @@
+import { ok, type Result } from '@/core/shared';
+import type { StorageCode } from '@/records';
+import type { CopiesRecord, FobbetDatabase } from './db';
+import { written } from './failures';
+
+const NONE: CopiesRecord = { id: 'copies', madeAt: null, changes: 0, folder: null };
+
+/** When the last copy of everything was made, and where copies go by themselves. */
+export const copiesOf = async (db: FobbetDatabase): Promise<CopiesRecord> => (await db.copies.get('copies')) ?? NONE;
+
+export async function changeCopies(
+  db: FobbetDatabase,
+  patch: Partial<Omit<CopiesRecord, 'id'>>,
+): Promise<Result<void, StorageCode>> {
+  return written<void, never>(async () => {
+    await db.transaction('rw', db.copies, async () => {
+      await db.copies.put({ ...(await copiesOf(db)), ...patch });
+    });
+    return ok(undefined);
+  });
+}
+
+/** All changes that pieces and records ever had: what two counts differ by was changed between them. */
+export async function changesOf(db: FobbetDatabase): Promise<number> {
+  let changes = 0;
+  await db.pieces.each(({ revision }) => {
+    changes += Number.isSafeInteger(revision) ? revision : 0;
+  });
+  const numbers = await db.versions.toCollection().primaryKeys();
+  return changes + (numbers.at(-1) ?? 0);
+}
