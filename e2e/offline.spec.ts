@@ -79,9 +79,9 @@ test('a new version waits until it is asked for, and then takes over', async ({ 
     await expect.poll(() => page.evaluate(() => performance.timeOrigin).catch(() => before)).not.toBe(before);
     await expect(page.getByText('Departures board').first()).toBeVisible({ timeout: 30_000 });
     await expect(news).toHaveCount(0);
-    expect(
-      await page.evaluate(async () => Boolean((await navigator.serviceWorker.getRegistration())?.waiting)),
-    ).toBe(false);
+    expect(await page.evaluate(async () => Boolean((await navigator.serviceWorker.getRegistration())?.waiting))).toBe(
+      false,
+    );
   } finally {
     writeFileSync('public/sw.js', original);
   }

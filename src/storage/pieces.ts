@@ -1,4 +1,4 @@
-import { fail, mergeChanges, ok, type Failure, type Result, MS_PER_DAY } from '@/core/shared';
+import { clamp, fail, mergeChanges, ok, type Failure, type Result, MS_PER_DAY } from '@/core/shared';
 import {
   checkPiece,
   picturesOf,
@@ -224,11 +224,12 @@ async function dropUnwanted(db: FobbetDatabase): Promise<void> {
   await dropPictures(db, (id) => wanted.has(id));
 }
 
-const KEEP_REMOVED_MS = 30 * MS_PER_DAY;
+const DAYS_IN_BIN = 30;
+const KEEP_REMOVED_MS = DAYS_IN_BIN * MS_PER_DAY;
 
 /** Whole days until a removed piece is forgotten. */
 export const daysLeftInBin = (removedAt: number, now: number): number =>
-  Math.max(0, Math.ceil((removedAt + KEEP_REMOVED_MS - now) / MS_PER_DAY));
+  clamp(Math.ceil((removedAt + KEEP_REMOVED_MS - now) / MS_PER_DAY), 0, DAYS_IN_BIN);
 
 /**
  * At start: forgets what was removed a month ago, and pictures that no piece, undo step or removed piece refers to.

@@ -38,3 +38,4 @@ export { FileButton } from './file-button';
 export { useFileDrop } from './use-file-drop';
 export { WritingField } from './writing-field';
 export { Specimen, type SpecimenScale } from './specimen';
+export { UndoButtons } from './undo-buttons';

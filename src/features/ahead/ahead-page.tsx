@@ -5,6 +5,7 @@ import { startOfHour } from 'date-fns';
 import { useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { FirstPiece } from '@/features/pieces';
+import { UndoOf } from '@/features/at-hand';
 import { useSchedule, type Schedule } from '@/features/agenda';
 import { saveCalendar } from '@/features/sheets/save-file';
 import { Answer, ChoiceField, clockTime, dayName, span, useClock, useNow } from '@/ui';
@@ -92,6 +93,7 @@ function Ahead({ schedule }: { schedule: Schedule }) {
             >
               Calendar file
             </Button>
+            <UndoOf kind="agenda" />
           </div>
         </div>
       </div>

@@ -3,3 +3,4 @@ export { RoomProvider, useRoomNow } from './room';
 export { LabelFields } from './label-fields';
 export { RoomReading } from './room-reading';
 export { useVersions } from './use-versions';
+export { UndoOf } from './undo-of';

@@ -1,6 +1,5 @@
 'use client';
-import { Button, IconButton } from '@mui/material';
-import { Redo2, Undo2 } from 'lucide-react';
+import { Button } from '@mui/material';
 import dynamic from 'next/dynamic';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
@@ -9,7 +8,7 @@ import { useHotkeys } from 'react-hotkeys-hook';
 import { STATIONS, type StationId } from '@/core/stations';
 import { planPiece, stationStates } from '@/core/plan';
 import { saveRecord } from '@/features/sheets/save-file';
-import { NextRow, useNow, useUnits } from '@/ui';
+import { NextRow, UndoButtons, useNow, useUnits } from '@/ui';
 import { sentenceFor } from '@/words';
 import { PieceHead } from './piece-head';
 import { PieceProvider, useOpenPiece, type OpenPiece } from './piece-context';
@@ -109,7 +108,7 @@ function Open({ access, station }: { access: PieceAccess; station: StationId }) 
               Not kept: try again
             </Button>
           )}
-          <UndoButtons />
+          <UndoRedo />
         </PieceHead>
         <StationRun current={station} />
         <div className={css.station}>
@@ -138,30 +137,7 @@ function PieceKeys() {
   return null;
 }
 
-function UndoButtons() {
+function UndoRedo() {
   const { undo, redo, history } = useOpenPiece();
-  return (
-    <>
-      <span title={history.undo ? `Undo: ${history.undo}` : 'Nothing to undo'}>
-        <IconButton
-          size="small"
-          onClick={undo}
-          disabled={!history.undo}
-          aria-label={history.undo ? `Undo: ${history.undo}` : 'Undo'}
-        >
-          <Undo2 size={18} />
-        </IconButton>
-      </span>
-      <span title={history.redo ? `Do again: ${history.redo}` : 'Nothing to do again'}>
-        <IconButton
-          size="small"
-          onClick={redo}
-          disabled={!history.redo}
-          aria-label={history.redo ? `Do again: ${history.redo}` : 'Redo'}
-        >
-          <Redo2 size={18} />
-        </IconButton>
-      </span>
-    </>
-  );
+  return <UndoButtons undo={history.undo} redo={history.redo} onUndo={undo} onRedo={redo} />;
 }

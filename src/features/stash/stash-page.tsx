@@ -5,7 +5,7 @@ import dynamic from 'next/dynamic';
 import { useState } from 'react';
 import { needsOf, useSchedule, useStashUsers } from '@/features/agenda';
 import { newId, useNotice, useReport } from '@/features/shell';
-import { useStash } from '@/features/at-hand';
+import { UndoOf, useStash } from '@/features/at-hand';
 import { saveFile } from '@/features/sheets/save-file';
 import { ITEM_KINDS, newItem, type StashItem } from '@/records';
 import { leftOf, type StashCsv } from '@/storage';
@@ -88,6 +88,7 @@ export function StashPage() {
               Save as a table (CSV)
             </Button>
           )}
+          <UndoOf kind="stash" />
         </div>
         {stash.items.length === 0 && (
           <Note>

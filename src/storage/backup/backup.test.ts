@@ -141,6 +141,12 @@ describe('a backup', () => {
     expect(await fate(other, await openAll(await saveAll(db)))).toBe('file');
     await edit(other, { name: 'There' }, NOW + 3 * HOUR);
     expect(await fate(db, await openAll(await saveAll(other)))).toBe('both');
+    // Taken over there it is known again, though it was saved at another time.
+    await restore(other, await openAll(await saveAll(db)), { pieces: { 'piece-1': 'file' } });
+    expect(await fate(db, await openAll(await saveAll(other)))).toBe('same');
+    expect(await fate(other, await openAll(await saveAll(db)))).toBe('same');
+    await edit(other, { name: 'Later' }, NOW + 11 * HOUR);
+    expect(await fate(db, await openAll(await saveAll(other)))).toBe('file');
     expect(await fate(browser(), old)).toBe('new');
     await removePiece(db, 'piece-1', NOW + 4 * HOUR);
     expect(await fate(db, old)).toBe('removed');

@@ -1,6 +1,6 @@
 import { equalData } from '@/core/shared';
-import { readPiece, readSettings, type Agenda, type RecordKind, type Settings } from '@/records';
-import type { FobbetDatabase } from '../db';
+import { readPiece, readSettings, type Agenda, type Piece, type RecordKind, type Settings } from '@/records';
+import type { FobbetDatabase, HistoryEntry } from '../db';
 import { storedAgenda, storedRoom, storedStash } from '../singles';
 import { markOf, type BackedUpPiece, type OpenBackup } from './open';
 
@@ -54,16 +54,23 @@ export async function compareBackup(db: FobbetDatabase, backup: OpenBackup): Pro
   return { pieces, records: await recordFates(db, backup), removed };
 }
 
-async function fateOf(db: FobbetDatabase, { piece, marks }: BackedUpPiece, stored: unknown): Promise<Fate> {
+async function fateOf(db: FobbetDatabase, { piece, marks, undo }: BackedUpPiece, stored: unknown): Promise<Fate> {
   if (stored === undefined) return 'new';
   const here = readPiece(stored);
   if (!here.ok) return 'both';
-  if (equalData(here.value, piece)) return 'same';
+  if (isState(piece)(here.value)) return 'same';
   if (marks.has(markOf(here.value))) return 'file';
-  const mine = await db.history.where('pieceId').equals(piece.id).toArray();
-  const wasHere = mine.some(({ before, after }) => [before, after].some((state) => markOf(state) === markOf(piece)));
-  return wasHere ? 'here' : 'both';
+  const mine = statesOf(await db.history.where('pieceId').equals(piece.id).toArray());
+  if (mine.some(isState(piece))) return 'here';
+  // One that was taken over from another browser has marks of its own: its content tells.
+  return statesOf((await undo()).history).some(isState(here.value)) ? 'file' : 'both';
 }
+
+const statesOf = (history: readonly HistoryEntry[]) => history.flatMap(({ before, after }) => [before, after]);
+/** The same but for when it was saved. */
+const isState = (piece: Piece) => (state: Piece) =>
+  markOf(state) === markOf(piece) ||
+  equalData({ ...state, revision: 0, updatedAt: 0 }, { ...piece, revision: 0, updatedAt: 0 });
 
 /** What the program works out itself is no difference. */
 const ofThePerson = ({ starts: _s, revision: _r, running: _n, ...rest }: Agenda) => rest;

@@ -1,0 +1,31 @@
+'use client';
+import { IconButton } from '@mui/material';
+import { Redo2, Undo2 } from 'lucide-react';
+
+/** Undo and its counterpart, each named by what it would take back or do again; null where there is nothing. */
+export function UndoButtons({
+  undo,
+  redo,
+  onUndo,
+  onRedo,
+}: {
+  undo: string | null;
+  redo: string | null;
+  onUndo: () => void;
+  onRedo: () => void;
+}) {
+  return (
+    <span style={{ whiteSpace: 'nowrap' }}>
+      <span title={undo ? `Undo: ${undo}` : 'Nothing to undo'}>
+        <IconButton size="small" onClick={onUndo} disabled={!undo} aria-label={undo ? `Undo: ${undo}` : 'Undo'}>
+          <Undo2 size={18} />
+        </IconButton>
+      </span>
+      <span title={redo ? `Do again: ${redo}` : 'Nothing to do again'}>
+        <IconButton size="small" onClick={onRedo} disabled={!redo} aria-label={redo ? `Do again: ${redo}` : 'Redo'}>
+          <Redo2 size={18} />
+        </IconButton>
+      </span>
+    </span>
+  );
+}
