@@ -27,7 +27,7 @@ export type BundleCode =
 export type BackupCode = 'backup-too-large' | 'backup-foreign' | 'backup-newer' | 'backup-damaged' | 'backup-moved';
 export type BusyCode =
   'calendar-too-large' | 'calendar-unreadable' | 'calendar-none' | 'calendar-too-many' | 'calendar-too-slow';
-export type CsvCode = 'csv-too-large' | 'csv-no-header' | 'csv-empty';
+export type CsvCode = 'csv-too-large' | 'csv-no-header' | 'csv-empty' | 'csv-too-slow';
 
 /** A worker that could not end its job. */
 export type JobCode = 'sheet-failed' | 'proof-failed' | 'analysis-failed';

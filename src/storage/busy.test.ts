@@ -55,6 +55,27 @@ const spans = (text: string) => {
 };
 
 describe('busy times from a calendar', () => {
+  it.each([
+    ['daily', '19700101', 'FREQ=DAILY', '20261019'],
+    ['every third day', '20150102', 'FREQ=DAILY;INTERVAL=3', null],
+    ['weekly on two days, every other week', '20150107', 'FREQ=WEEKLY;INTERVAL=2;BYDAY=WE,FR', null],
+    ['daily in some months only', '20160101', 'FREQ=DAILY;BYMONTH=10', null],
+    ['with its end', '19700101', 'FREQ=DAILY;UNTIL=20261025T000000Z', null],
+  ])('what repeats %s since long ago is found as if every turn were counted', (_, day, rule, near) => {
+    const lines = (from: string, more = '') => [
+      `DTSTART;TZID=Europe/London:${from}T183000`,
+      `DTEND;TZID=Europe/London:${from}T193000`,
+      `RRULE:${rule}${more}`,
+      'EXDATE;TZID=Europe/London:20261023T183000',
+    ];
+    const found = spans(calendar(lines(day)));
+    // A count far beyond the window has every turn counted from the first.
+    if (!rule.includes('UNTIL') && day > '2') expect(found).toEqual(spans(calendar(lines(day, ';COUNT=9000'))));
+    if (near) expect(found).toEqual(spans(calendar(lines(near))));
+    expect(found.length).toBeGreaterThan(1);
+    expect(found).not.toContain('10-23T17:30/60');
+  });
+
   it('single ones in UTC and in a zone, on either side of the change of the clock', () => {
     expect(
       spans(

@@ -1,5 +1,5 @@
 import ICAL from 'ical.js';
-import { fail, ok, type Result } from '@/core/shared';
+import { MS_PER_DAY, fail, ok, type Result } from '@/core/shared';
 import type { BusyCode, BusyTime } from '@/records';
 
 const MOST_CALENDAR_BYTES = 2_000_000;
@@ -47,7 +47,7 @@ export function readBusyTimes(text: string, fromAt: number, untilAt: number): Re
     for (const event of events) {
       if (event.isRecurrenceException() || !isBusy(event)) continue;
       exceptions.filter((one) => one.uid === event.uid).forEach((one) => event.relateException(one));
-      for (const { item, start, end } of occurrences(event)) {
+      for (const { item, start, end } of occurrences(nearTo(event, fromAt))) {
         if (++turns > MOST_TURNS)
           return fail('calendar-too-many', `more than ${MOST_TURNS} turns`, { values: { most: MOST_BUSY } });
         const [from, until] = [instant(start), instant(end)];
@@ -80,6 +80,40 @@ const isBusy = (event: ICAL.Event): boolean => {
   const value = (name: string) => String(event.component.getFirstPropertyValue(name) ?? '').toUpperCase();
   return value('status') !== 'CANCELLED' && value('transp') !== 'TRANSPARENT';
 };
+
+/** Lengths of what repeats evenly, by the clock on the wall. */
+const DAYS_BETWEEN: Readonly<Record<string, number>> = { DAILY: 1, WEEKLY: 7 };
+
+/**
+ * An event that repeats by days or weeks without end, begun anew shortly before an instant: whole turns on from its own
+ * beginning, so that every later turn stays what it was.
+ */
+function nearTo(event: ICAL.Event, at: number): ICAL.Event {
+  const rules = event.component.getAllProperties('rrule');
+  const rule = rules[0]?.getFirstValue() as ICAL.Recur | undefined;
+  const between = rule && (DAYS_BETWEEN[rule.freq] ?? 0) * Math.max(1, rule.interval);
+  if (!rule || !between || rules.length > 1 || rule.count || !event.startDate) return event;
+  const began = event.startDate.toJSDate().getTime();
+  const lasts = Math.max(0, event.endDate.toJSDate().getTime() - began);
+  const days = Math.floor((at - lasts - began) / MS_PER_DAY / between - TURNS_BEFORE) * between;
+  if (!(days > 0)) return event;
+  // Beside the zones of its calendar, like the event itself.
+  const component = new ICAL.Component(
+    structuredClone(event.component.toJSON()) as ConstructorParameters<typeof ICAL.Component>[0],
+    event.component.parent ?? undefined,
+  );
+  for (const name of ['dtstart', 'dtend']) {
+    const property = component.getFirstProperty(name);
+    const time = property?.getFirstValue() as ICAL.Time | undefined;
+    if (!property || !time) continue;
+    time.adjust(days, 0, 0, 0);
+    property.setValue(time);
+  }
+  const moved = new ICAL.Event(component);
+  for (const exception of Object.values(event.exceptions)) moved.relateException(exception);
+  return moved;
+}
+const TURNS_BEFORE = 2;
 
 function* occurrences(event: ICAL.Event): Generator<{ item: ICAL.Event; start: ICAL.Time; end: ICAL.Time }> {
   if (!event.isRecurring()) {

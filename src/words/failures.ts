@@ -109,6 +109,10 @@ const SENTENCES: Readonly<Record<FailureCode, Sentence>> = {
   'outline-none': () =>
     'No closed shape was found in this drawing. Draw the outline as one closed path; nothing was changed.',
   'outline-crosses-itself': () => 'The outline in this drawing crosses itself. Simplify it; nothing was changed.',
+  'outline-out-of-range': () =>
+    'This drawing has figures that no outline has: too large, too small, or none. Draw it at its real size; nothing was changed.',
+  'outline-too-slow': () =>
+    'This drawing is too intricate to be read. Save only the outline, simplified; nothing was changed.',
   'analysis-failed': () =>
     'The picture could not be read through: the browser stopped it. Reload the page; nothing was changed.',
   'proof-no-page': () =>
@@ -144,6 +148,7 @@ const SENTENCES: Readonly<Record<FailureCode, Sentence>> = {
   'calendar-too-slow': () =>
     'This calendar holds an event that repeats in a way that can’t be worked out. Export it without that event; nothing was changed.',
   'csv-too-large': () => 'This table is larger than Fobbet takes: 2000 rows, 2 MB. Nothing was changed.',
+  'csv-too-slow': () => 'This table could not be read in a reasonable time. Save it anew as CSV; nothing was changed.',
   'csv-no-header': () => 'The first line must name the columns, kind and name among them. Nothing was changed.',
   'csv-empty': () => 'This table has no rows. Nothing was changed.',
   'piece-gone': () => 'This piece was removed in another window. Your change was not saved.',

@@ -49,11 +49,14 @@ export function changeWords(kind: RecordKind, what: readonly { key: string; name
     : `${named.slice(0, MOST_NAMED).join(', ')} and ${named.length - MOST_NAMED} more`;
 }
 
-const MEGABYTE = 2 ** 20;
+const UNIT = 1024;
 /** A size on the disk, as people say it. */
 export function sizeWords(bytes: number): string {
-  if (bytes < MEGABYTE) return `${Math.ceil(bytes / 1024)} kB`;
-  const megabytes = bytes / MEGABYTE;
-  if (megabytes < 1000) return `${megabytes < 10 ? megabytes.toFixed(1) : Math.round(megabytes)} MB`;
-  return `${(megabytes / 1024).toFixed(1)} GB`;
+  const [size, unit] =
+    bytes < UNIT ** 2
+      ? [bytes / UNIT, 'kB']
+      : bytes < UNIT ** 3
+        ? [bytes / UNIT ** 2, 'MB']
+        : [bytes / UNIT ** 3, 'GB'];
+  return `${size < 10 && unit !== 'kB' ? Number(size.toFixed(1)) : Math.ceil(size)} ${unit}`;
 }

@@ -31,4 +31,4 @@ export {
   type Ring,
 } from './polygon';
 // The reader of drawings loads when a drawing is read: import './svg-outline' then.
-export type { OutlineCode } from './svg-outline';
+export type { OutlineCode, SvgOutline } from './svg-outline';

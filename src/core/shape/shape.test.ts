@@ -317,6 +317,29 @@ describe('an outline from an SVG drawing', () => {
     expect(read).toMatchObject({ ok: true, value: { widthMm: 10, heightMm: 20 } });
     expect(read.ok && read.value.points).toHaveLength(4);
   });
+  it.each([
+    ['figures beyond any drawing', svg('<path d="M0 0 h1e300 v1e300 h-1e300 z"/>'), 'outline-out-of-range'],
+    [
+      'sizes that are none',
+      svg('<rect width="40" height="20"/>', 'width="900000000mm" viewBox="0 0 1 1"'),
+      /out-of-range/,
+    ],
+    ['endless figures', svg('<path d="M0 0 L1e999 0 L0 5 z"/>'), /out-of-range|none/],
+    ['a line', svg('<path d="M0 0 h5 z"/>'), 'outline-none'],
+    [
+      'groups without end',
+      svg('<g>'.repeat(5000) + '<rect width="4" height="4"/>' + '</g>'.repeat(5000)),
+      /none|unreadable/,
+    ],
+    [
+      'more points than a shape has',
+      svg('<path d="' + 'M0 0 c1 1 2 2 3 3z'.repeat(40_000) + '"/>'),
+      'outline-too-large',
+    ],
+  ])('refuses %s', (_, text, code) => {
+    const read = readSvgOutline(text);
+    expect(read.ok ? 'read' : read.error.code).toMatch(code);
+  });
   it('cuts curves into chords close to the curve', () => {
     const read = readSvgOutline(svg('<ellipse cx="50" cy="50" rx="40" ry="20"/>'));
     if (!read.ok) throw new Error(read.error.message);

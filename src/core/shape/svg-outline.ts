@@ -9,7 +9,13 @@ import { fail, ok, type Result } from '@/core/shared';
 import { MM_PER_INCH } from '@/core/measure';
 import { crossesItself, ovalPathOf, ringAreaMm2, ringBox, type PointMm } from './polygon';
 
-export type OutlineCode = 'outline-too-large' | 'outline-unreadable' | 'outline-none' | 'outline-crosses-itself';
+export type OutlineCode =
+  | 'outline-too-large'
+  | 'outline-unreadable'
+  | 'outline-none'
+  | 'outline-crosses-itself'
+  | 'outline-out-of-range'
+  | 'outline-too-slow';
 export interface SvgOutline {
   points: { x: number; y: number }[];
   /** Its own size where the drawing says one in real units, mm. */ widthMm: number | null;
@@ -17,6 +23,13 @@ export interface SvgOutline {
 }
 
 const MAX_BYTES = 2 * 1024 * 1024;
+/** Drawing units are points or hundredths of millimetres at the finest: further out lies no drawing. */
+const FURTHEST = 1e7;
+/** A drawing that says its own size says one between a bead and a barn. */
+const [SMALLEST_MM, LARGEST_MM] = [0.1, 100_000];
+/** Groups in groups; and points of all shapes together. */
+const DEEPEST = 200;
+const MOST_POINTS_READ = 400_000;
 const MAX_POINTS = 400;
 const UNIT_MM: Readonly<Record<string, number>> = { mm: 1, cm: 10, in: MM_PER_INCH, pt: MM_PER_INCH / 72 };
 const CURVE_STEPS = 24;
@@ -40,15 +53,23 @@ export function readSvgOutline(text: string): Result<SvgOutline, OutlineCode> {
   }
   const root = tree.find((node) => 'svg' in node);
   if (!root) return fail('outline-unreadable', 'expected an svg element');
-  const rings = collect(root.svg as Node[], '')
-    .flatMap(ringsOf)
-    .filter((ring) => ring.length >= 3);
-  const ring = rings.sort((a, b) => ringAreaMm2(b) - ringAreaMm2(a)).at(0);
-  if (!ring || ringAreaMm2(ring) <= 0) return fail('outline-none', 'expected a closed shape');
+  const rings = allRings(root.svg as Node[]);
+  if (rings === null) return fail('outline-too-large', `expected at most ${MOST_POINTS_READ} points`);
+  if (rings.flat().some(({ xMm, yMm }) => !(Math.abs(xMm) <= FURTHEST && Math.abs(yMm) <= FURTHEST)))
+    return fail('outline-out-of-range', `expected figures up to ${FURTHEST}`);
+  const ring = rings
+    .map((one) => ({ one, area: ringAreaMm2(one) }))
+    .sort((a, b) => b.area - a.area)
+    .at(0)?.one;
+  if (!ring || !(ringAreaMm2(ring) > 0)) return fail('outline-none', 'expected a closed shape');
   const slim = thinned(ring);
   if (crossesItself(slim)) return fail('outline-crosses-itself', 'expected an outline that does not cross itself');
   const box = ringBox(slim);
+  if (!(box.widthMm > 0) || !(box.heightMm > 0)) return fail('outline-none', 'expected a shape with an inside');
   const scale = unitScale(root[':@'] ?? {});
+  const sizes = scale ? [box.widthMm * scale, box.heightMm * scale] : [];
+  if (sizes.some((size) => !(size >= SMALLEST_MM && size <= LARGEST_MM)))
+    return fail('outline-out-of-range', `expected ${SMALLEST_MM} to ${LARGEST_MM} mm, got ${sizes.join(' × ')}`);
   return ok({
     points: slim.map(({ xMm, yMm }) => ({
       x: share(xMm - box.xMm, box.widthMm),
@@ -69,8 +90,22 @@ const number = (value: string | undefined): number => {
   return Number.isFinite(read) ? read : 0;
 };
 
+/** The rings of three points and more; null where there are more points than can be handled. */
+function allRings(nodes: readonly Node[]): PointMm[][] | null {
+  const rings: PointMm[][] = [];
+  let points = 0;
+  for (const shape of collect(nodes, '', 0))
+    for (const ring of ringsOf(shape)) {
+      points += ring.length;
+      if (points > MOST_POINTS_READ) return null;
+      if (ring.length >= 3) rings.push(ring);
+    }
+  return rings;
+}
+
 /** Shapes with the transforms of the groups round them. What is only defined, or hidden, is passed over. */
-function collect(nodes: readonly Node[], transform: string): Shape[] {
+function collect(nodes: readonly Node[], transform: string, depth: number): Shape[] {
+  if (depth > DEEPEST) return [];
   return nodes.flatMap((node): Shape[] => {
     const attributes = node[':@'] ?? {};
     const tag = Object.keys(node).find((key) => key !== ':@') ?? '';
@@ -80,7 +115,7 @@ function collect(nodes: readonly Node[], transform: string): Shape[] {
       attributes.display === 'none'
     )
       return [];
-    if (tag === 'g' || tag === 'svg' || tag === 'a') return collect(node[tag] as Node[], here);
+    if (tag === 'g' || tag === 'svg' || tag === 'a') return collect(node[tag] as Node[], here, depth + 1);
     const d = pathOf(tag, attributes);
     return d ? [{ d: here ? svgpath(d).transform(here).toString() : d }] : [];
   });

@@ -5,7 +5,7 @@ import { startOfHour } from 'date-fns';
 import { useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { FirstPiece } from '@/features/pieces';
-import { UndoOf } from '@/features/at-hand';
+import { UndoOf } from '@/features/kept/undo-of';
 import { useSchedule, type Schedule } from '@/features/agenda';
 import { saveCalendar } from '@/features/sheets/save-file';
 import { Answer, ChoiceField, clockTime, dayName, span, useClock, useNow } from '@/ui';

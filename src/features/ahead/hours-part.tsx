@@ -36,7 +36,7 @@ export function HoursPart({ schedule }: { schedule: Schedule }) {
   const today = now > 0 ? dayOf(now, timeZone) : '';
 
   const takeCalendar = async (file: File) => {
-    const { busyTimesOf } = await import('@/workers/calendar/client');
+    const { busyTimesOf } = await import('@/workers/reading/client');
     const read = await busyTimesOf(await file.text(), clock() - MS_PER_DAY, clock() + SPAN_DAYS * MS_PER_DAY);
     report(read);
     if (!read.ok || !(await change({ busy: read.value, busyFrom: file.name }))) return;

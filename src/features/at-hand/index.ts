@@ -2,5 +2,3 @@ export { StashProvider, useStash } from './use-stash';
 export { RoomProvider, useRoomNow } from './room';
 export { LabelFields } from './label-fields';
 export { RoomReading } from './room-reading';
-export { useVersions } from './use-versions';
-export { UndoOf } from './undo-of';

@@ -46,7 +46,7 @@ export async function writeInto(
   const file = await folder.getFileHandle(copyName(now), { create: true });
   // The browser swaps it in when it is closed: an old copy of the day stays until then.
   const out = await file.createWritable();
-  if (!(await write(out as unknown as WritableStream<Uint8Array>))) return false;
+  if (!(await write(out))) return false;
   const names: string[] = [];
   for await (const name of (folder as unknown as { keys: () => AsyncIterable<string> }).keys())
     if (COPY.test(name)) names.push(name);

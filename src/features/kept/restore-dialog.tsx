@@ -5,7 +5,7 @@ import { newId, useNotice, useReport } from '@/features/shell';
 import type { RecordKind } from '@/records';
 import { database } from '@/storage';
 import type { Choice, ComparedPiece, Comparison, OpenBackup } from '@/storage/backup';
-import { SelectField, clockTime, useNow, useUnits } from '@/ui';
+import { SelectField, clockTime, dated, useNow, useUnits } from '@/ui';
 import { RECORD_WORDS, counted, sentenceFor, type FailureCode } from '@/words';
 import type { Failure } from '@/core/shared';
 import css from './kept.module.css';
@@ -84,7 +84,7 @@ export function RestoreDialog({ file, onClose }: { file: File; onClose: () => vo
       data-testid="restore"
     >
       <DialogTitle component="h2">
-        {state.at === 'read' ? `A copy of ${clockTime(state.backup.madeAt, now)}` : `Reading ${file.name}`}
+        {state.at === 'read' ? `A copy of ${dated(state.backup.madeAt, 'EEE d MMM HH:mm')}` : `Reading ${file.name}`}
       </DialogTitle>
       <DialogContent>
         {state.at === 'reading' && (
@@ -95,6 +95,7 @@ export function RestoreDialog({ file, onClose }: { file: File; onClose: () => vo
         {state.at === 'read' && (
           <>
             <p>{summary(state.comparison)}</p>
+            {bringsNothing(state.comparison) && <p>All that is in it is here already.</p>}
             {state.lacking > 0 && (
               <p>
                 {counted(state.lacking, 'picture is', 'pictures are')} not in it: they were lost before it was made.
@@ -113,7 +114,7 @@ export function RestoreDialog({ file, onClose }: { file: File; onClose: () => vo
                       label={piece.name}
                       value={pieces[piece.id] ?? 'here'}
                       options={[...(piece.fate === 'removed' ? REMOVED_CHOICES : PIECE_CHOICES)]}
-                      onCommit={(choice) => setPieces({ ...pieces, [piece.id]: choice as Choice })}
+                      onCommit={(choice) => setPieces({ ...pieces, [piece.id]: choice })}
                       testId={`clash-${piece.id}`}
                     />
                   </li>
@@ -130,7 +131,7 @@ export function RestoreDialog({ file, onClose }: { file: File; onClose: () => vo
                       label={RECORD_WORDS[kind]}
                       value={records[kind] ?? 'here'}
                       options={[...(kind === 'stash' ? STASH_CHOICES : PIECE_CHOICES.slice(0, 2))]}
-                      onCommit={(choice) => setRecords({ ...records, [kind]: choice as Choice })}
+                      onCommit={(choice) => setRecords({ ...records, [kind]: choice })}
                       testId={`clash-${kind}`}
                     />
                   </li>
@@ -145,7 +146,12 @@ export function RestoreDialog({ file, onClose }: { file: File; onClose: () => vo
           {state.at === 'refused' ? 'Close' : 'Take nothing'}
         </Button>
         {state.at === 'read' && (
-          <Button variant="contained" onClick={() => void take(state)} data-testid="restore-take">
+          <Button
+            variant="contained"
+            disabled={bringsNothing(state.comparison)}
+            onClick={() => void take(state)}
+            data-testid="restore-take"
+          >
             Take it in
           </Button>
         )}
@@ -153,6 +159,11 @@ export function RestoreDialog({ file, onClose }: { file: File; onClose: () => vo
     </Dialog>
   );
 }
+
+const bringsNothing = ({ pieces, records, removed }: Comparison): boolean =>
+  removed === 0 &&
+  pieces.every(({ fate }) => fate === 'same' || fate === 'here') &&
+  records.every(({ fate }) => fate === 'same');
 
 function summary({ pieces, records, removed }: Comparison): string {
   const count = (fate: ComparedPiece['fate']) => pieces.filter((piece) => piece.fate === fate).length;

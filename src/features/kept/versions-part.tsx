@@ -1,10 +1,10 @@
 'use client';
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useReport } from '@/features/shell';
-import { useVersions } from '@/features/at-hand';
+import { useVersions } from './use-versions';
 import { database, versionsOf } from '@/storage';
 import { Note, Part, TextButton, clockTime, useNow } from '@/ui';
-import { RECORD_WORDS, changeWords } from '@/words';
+import { RECORD_WORDS, changeWords, upperFirst } from '@/words';
 import type { RecordKind } from '@/records';
 import css from './kept.module.css';
 
@@ -39,7 +39,7 @@ function VersionsOf({ kind }: { kind: RecordKind }) {
       <ul className={css.rows} data-testid={`versions-${kind}`}>
         {versions.redo && (
           <li>
-            <b>{changeWords(kind, versions.redo.what)}</b>
+            <b>{upperFirst(changeWords(kind, versions.redo.what))}</b>
             <span>taken back</span>
             <TextButton onClick={() => void step('redo', versions.redo?.mark ?? 0).then(report)}>
               Do it again
@@ -48,7 +48,7 @@ function VersionsOf({ kind }: { kind: RecordKind }) {
         )}
         {versions.all.slice(0, SHOWN).map(({ mark, at, what }, index) => (
           <li key={mark}>
-            <b>{changeWords(kind, what)}</b>
+            <b>{upperFirst(changeWords(kind, what))}</b>
             <span>{clockTime(at, now)}</span>
             <TextButton onClick={() => void backTo(index + 1)} testId={`take-back-${kind}-${index}`}>
               {index === 0 ? 'Take back' : 'Back to before this'}

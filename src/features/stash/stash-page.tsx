@@ -5,7 +5,8 @@ import dynamic from 'next/dynamic';
 import { useState } from 'react';
 import { needsOf, useSchedule, useStashUsers } from '@/features/agenda';
 import { newId, useNotice, useReport } from '@/features/shell';
-import { UndoOf, useStash } from '@/features/at-hand';
+import { useStash } from '@/features/at-hand';
+import { UndoOf } from '@/features/kept/undo-of';
 import { saveFile } from '@/features/sheets/save-file';
 import { ITEM_KINDS, newItem, type StashItem } from '@/records';
 import { leftOf, type StashCsv } from '@/storage';
@@ -43,8 +44,8 @@ export function StashPage() {
     if (kept) setEdited(null);
   };
   const readCsv = async (file: File) => {
-    const { readStashCsv } = await import('@/storage/stash-csv');
-    const read = readStashCsv(await file.text(), clock(), newId);
+    const { stashTableOf } = await import('@/workers/reading/client');
+    const read = await stashTableOf(await file.text(), clock(), newId());
     report(read);
     if (read.ok) setCsv(read.value);
   };

@@ -266,8 +266,8 @@ function Outline({ shape }: { shape: Extract<BlankShape, { kind: 'polygon' }> })
   const set = (next: typeof points, label: string) =>
     changeAll({ surface: { shape: { ...shape, points: next } } }, label);
   const read = async (file: File) => {
-    const { readSvgOutline } = await import('@/core/shape/svg-outline');
-    const outline = readSvgOutline(await file.text());
+    const { outlineOf } = await import('@/workers/reading/client');
+    const outline = await outlineOf(await file.text());
     report(outline);
     if (!outline.ok) return;
     const { widthMm, heightMm } = outline.value;

@@ -1,0 +1,14 @@
+import { expose } from 'comlink';
+import type { ReadingJob } from './protocol';
+
+// Each reader loads for its own kind of file.
+const job: ReadingJob = {
+  busy: async (...given) => (await import('@/storage/busy')).readBusyTimes(...given),
+  stash: async (text, now, idSeed) => {
+    let count = 0;
+    return (await import('@/storage/stash-csv')).readStashCsv(text, now, () => `${idSeed}-${count++}`);
+  },
+  outline: async (text) => (await import('@/core/shape/svg-outline')).readSvgOutline(text),
+};
+
+expose(job);
