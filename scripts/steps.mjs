@@ -82,11 +82,12 @@ export async function installPrograms(programs) {
   }
 }
 
-/** Draws the example's pictures and the icons, and copies the lettering fonts into public/. */
+/** Draws the example's pictures and the icons, copies the lettering fonts into public/, and bundles the copy shop. */
 export async function prepareFiles() {
   await must(process.execPath, [join('scripts', 'draw-demo.mjs')]);
   await must(process.execPath, [join('scripts', 'copy-fonts.mjs')]);
   await must(process.execPath, [join('scripts', 'draw-icons.mjs')]);
+  await must(process.execPath, [join('scripts', 'copy-shop.mjs')]);
 }
 
 /** Builds unless the last build is newer than everything it is made from. */
@@ -97,6 +98,7 @@ export async function build({ force = false } = {}) {
     'scripts/draw-demo.mjs',
     'scripts/copy-fonts.mjs',
     'scripts/draw-icons.mjs',
+    'scripts/copy-shop.mjs',
     'scripts/offline.ts',
     'package-lock.json',
     'next.config.ts',
