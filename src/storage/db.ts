@@ -99,6 +99,8 @@ export class FobbetDatabase extends Dexie {
     this.version(4).stores({ pictureFacts: 'id' }).upgrade(writeFacts);
     this.version(5).stores({ aside: '++number, kind' });
     this.version(6).stores({ versions: '++number, kind', copies: 'id' });
+    // Which pieces changed is read from the index, without the pieces.
+    this.version(7).stores({ pieces: 'id, updatedAt, [id+revision]' });
   }
 }
 

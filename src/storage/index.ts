@@ -41,4 +41,4 @@ export { changeCopies, changesOf, copiesOf } from './copies';
 export type { CopiesRecord } from './db';
 export { drawnFrom, leftOf } from './stash-use';
 export type { StashCsv } from './stash-csv';
-export { apart, pictureFacts, storedPicture, storedPictures } from './pictures';
+export { apart, knownFacts, storedPicture, storedPictures, type FactsCache } from './pictures';

@@ -2,7 +2,8 @@ import 'fake-indexeddb/auto';
 import Dexie from 'dexie';
 import { factsOf } from '@/records';
 import { readyPiece, storedPicture as testPicture } from '@/testing/builders';
-import { FobbetDatabase, addPieces, pictureFacts, storedPicture } from './index';
+import { FobbetDatabase, addPieces, storedPicture } from './index';
+import { pictureFacts } from './pictures';
 
 let count = 0;
 let db: FobbetDatabase;

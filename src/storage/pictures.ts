@@ -6,6 +6,22 @@ export async function pictureFacts(db: FobbetDatabase, ids: readonly string[]): 
   return (await db.pictureFacts.bulkGet([...ids])).filter((facts) => facts !== undefined);
 }
 
+/** Facts never change: what was read once is not read again. */
+export type FactsCache = Map<string, PictureRecord>;
+const FACTS_AT_ONCE = 100;
+
+/** Facts of pictures, those that are not known yet read a few at a time. */
+export async function knownFacts(
+  db: FobbetDatabase,
+  ids: readonly string[],
+  cache: FactsCache,
+): Promise<Map<string, PictureRecord>> {
+  const unread = ids.filter((id) => !cache.has(id));
+  for (let at = 0; at < unread.length; at += FACTS_AT_ONCE)
+    for (const facts of await pictureFacts(db, unread.slice(at, at + FACTS_AT_ONCE))) cache.set(facts.id, facts);
+  return new Map(ids.flatMap((id) => (cache.has(id) ? [[id, cache.get(id)!] as const] : [])));
+}
+
 /** A picture whole, with its files; undefined where facts or files are missing. */
 export async function storedPicture(db: FobbetDatabase, id: string): Promise<StoredPicture | undefined> {
   const [facts, files] = await Promise.all([db.pictureFacts.get(id), db.pictures.get(id)]);

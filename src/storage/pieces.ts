@@ -278,28 +278,38 @@ export interface Shelf {
 }
 
 /**
- * What was read before, by id: the same stored revision is not validated again, and stays the same object for who
- * remembers it.
+ * What was read before, by id: the same stored revision is neither read nor validated again, and stays the same object
+ * for who remembers it.
  */
-export type ShelfCache = Map<string, { revision: number; version: number; piece: Piece }>;
+export type ShelfCache = Map<string, { revision: number; piece: Piece }>;
+
+/** Read in one go: a thousand in a row would hold the page up. */
+const PIECES_AT_ONCE = 25;
 
 /** All pieces that this program can read, and those it can't: kept as they are. */
 export async function readShelf(db: FobbetDatabase, cache: ShelfCache = new Map()): Promise<Shelf> {
-  const shelf: Shelf = { pieces: [], unreadable: [] };
-  for (const stored of await db.pieces.toArray()) {
-    const { id, revision, version } = stored;
-    const known = cache.get(id);
-    if (known?.revision === revision && known.version === version) {
-      shelf.pieces.push(known.piece);
-      continue;
+  const [ids, marks] = await Promise.all([
+    db.pieces.toCollection().primaryKeys(),
+    db.pieces.orderBy('[id+revision]').keys() as unknown as Promise<[string, number][]>,
+  ]);
+  // One without a revision that counts is in no index: it is looked at each time.
+  const revisions = new Map(marks);
+  const known = (id: string) => cache.get(id)?.revision === revisions.get(id);
+  for (const id of cache.keys()) if (!revisions.has(id)) cache.delete(id);
+  const unread = ids.filter((id) => !known(id));
+  const unreadable: UnreadablePiece[] = [];
+  for (let at = 0; at < unread.length; at += PIECES_AT_ONCE)
+    for (const stored of await db.pieces.bulkGet(unread.slice(at, at + PIECES_AT_ONCE))) {
+      if (!stored) continue;
+      const { id, revision } = stored;
+      // Another reading beside this one was first.
+      if (cache.get(id)?.revision === revision) continue;
+      const read = readPiece(stored);
+      if (read.ok) cache.set(id, { revision, piece: read.value });
+      else {
+        cache.delete(id);
+        unreadable.push({ id, name: nameOf(stored), error: read.error, data: stored });
+      }
     }
-    const piece = readPiece(stored);
-    if (piece.ok) {
-      shelf.pieces.push(piece.value);
-      cache.set(id, { revision, version, piece: piece.value });
-    } else {
-      shelf.unreadable.push({ id, name: nameOf(stored), error: piece.error, data: stored });
-    }
-  }
-  return shelf;
+  return { pieces: ids.flatMap((id) => cache.get(id)?.piece ?? []), unreadable };
 }

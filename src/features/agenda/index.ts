@@ -2,3 +2,4 @@ export { useSchedule, type PieceInPlan, type PlanEntry, type Schedule } from './
 export { useFinishStep, useStashUsers } from './use-finish-step';
 export { bottlesToBuy, drawsFor, leftOfMaterial } from './draws';
 export { needsOf, type MaterialNeed } from './needs';
+export { Gathering } from './gathering';

@@ -1,10 +1,11 @@
 'use client';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import type { AtHand } from '@/core/at-hand';
 import { dueAt } from '@/core/stations';
 import { foresee, runSteps, type Foreseen, type RunStep } from '@/core/plan';
 import { MS_PER_HOUR, MS_PER_MINUTE } from '@/core/shared';
 import { buildInstance, type Built, type JobInPlan } from '@/core/schedule';
-import { usePlannedPieces, useShelf, type PlannedPiece } from '@/features/shelf';
+import { useInSlices, usePlannedPieces, useShelf, type PlannedPiece } from '@/features/shelf';
 import { useStash } from '@/features/at-hand';
 import { freeHoursOf, type Agenda, type Piece } from '@/records';
 import { timeZoneHere } from '@/ui';
@@ -40,6 +41,8 @@ export interface Schedule {
   pieces: PieceInPlan[];
   /** Pieces that were left out. */
   aside: { id: string; name: string }[];
+  /** How many wait for room in the plan. */
+  beyond: number;
   entries: PlanEntry[];
   built: Built;
   answer: PlanAnswer | null;
@@ -59,43 +62,71 @@ const IMPROVE_MS = 10_000;
 const IMPROVE_FROM_STEPS = 60;
 const WORTH_SHARE = 0.995;
 
+/** More at a time is more than one pair of hands plans by: the others wait until there is room. */
+const MOST_IN_PLAN = 150;
+
+interface ForeseenInput {
+  planned: PlannedPiece;
+  atHand: AtHand;
+  now: number;
+}
+type InPlan = Pick<PieceInPlan, 'planned' | 'foreseen' | 'steps'>;
+
+const isFresh = ({ of: then }: { of: ForeseenInput }, now: ForeseenInput): boolean =>
+  then.planned === now.planned && then.atHand === now.atHand;
+
+function foreseenOf({ planned, atHand, now }: ForeseenInput): InPlan | null {
+  try {
+    const foreseen = foresee(planned.piece, planned.picture, now, atHand, planned.plan);
+    return { planned, foreseen, steps: runSteps(foreseen.job, foreseen.plan, atHand.pace) };
+  } catch (error) {
+    // One whose steps can't be worked out takes none of the others out of the plan.
+    console.error(`no steps for ${planned.piece.id}`, error);
+    return null;
+  }
+}
+
+/** What waits or is due comes first, then what was worked on last. */
+function soonestFirst({ planned: one }: InPlan, { planned: other }: InPlan): number {
+  const due = ({ piece }: PlannedPiece) => dueAt(piece.dueOn) ?? Infinity;
+  const waits = ({ plan }: PlannedPiece) => Number(plan.cure.clock !== null || plan.seal.clock?.nextCoatAt != null);
+  const [a, b] = [due(one), due(other)];
+  if (waits(one) !== waits(other)) return waits(other) - waits(one);
+  return a === b ? other.piece.updatedAt - one.piece.updatedAt : a - b;
+}
+
 /**
  * The plan of all pieces: built from their steps, kept by the agenda, brought up to date in a worker after every
  * change.
  */
 export function useSchedule(): Schedule | undefined {
   const shelf = useShelf();
-  const { planned, now } = usePlannedPieces();
+  const { planned, whole: all, now } = usePlannedPieces();
   const { atHand } = useStash();
   const access = useAgenda();
   const agenda = access?.agenda;
   const timeZone = timeZoneHere();
 
-  const inPlan = useMemo(
+  const inputs = useMemo(
     () =>
       planned
         .filter(({ next }) => next.code !== 'finished')
-        .flatMap((piece) => {
-          try {
-            const foreseen = foresee(piece.piece, piece.picture, now, atHand, piece.plan);
-            return [{ planned: piece, foreseen, steps: runSteps(foreseen.job, foreseen.plan, atHand.pace) }];
-          } catch (error) {
-            // One whose steps can't be worked out takes none of the others out of the plan.
-            console.error(`no steps for ${piece.piece.id}`, error);
-            return [];
-          }
-        }),
-    [planned, now, atHand],
+        .map((piece) => ({ id: piece.piece.id, of: { planned: piece, atHand, now } })),
+    [planned, atHand, now],
   );
+  const { results, whole } = useInSlices(inputs, isFresh, foreseenOf);
+  const inPlan = useMemo(() => results.filter((result) => result !== null), [results]);
 
-  const shown = useMemo(
-    () => inPlan.filter(({ planned: { piece } }) => !agenda?.aside.includes(piece.id)),
-    [inPlan, agenda?.aside],
-  );
+  const [shown, beyond] = useMemo(() => {
+    const wanted = inPlan.filter(({ planned: { piece } }) => !agenda?.aside.includes(piece.id));
+    if (wanted.length <= MOST_IN_PLAN) return [wanted, 0];
+    const first = new Set([...wanted].sort(soonestFirst).slice(0, MOST_IN_PLAN));
+    return [wanted.filter((one) => first.has(one)), wanted.length - MOST_IN_PLAN];
+  }, [inPlan, agenda?.aside]);
   const built = useMemo(
     () =>
       // Not before the pieces are read: a plan of none would do away with where the steps stand.
-      agenda && shelf && now > 0
+      agenda && shelf && all && whole && now > 0
         ? buildInstance({
             pieces: shown.map(({ planned: { piece }, steps }) => ({
               id: piece.id,
@@ -113,7 +144,7 @@ export function useSchedule(): Schedule | undefined {
             pins: agenda.running ? { ...agenda.pins, [agenda.running.step]: now } : agenda.pins,
           })
         : null,
-    [agenda, shelf, now, shown, timeZone, atHand.air],
+    [agenda, shelf, all, whole, now, shown, timeZone, atHand.air],
   );
 
   const { answer, busy, improving, planAfresh, scheduler } = usePlanner(built, access);
@@ -165,6 +196,7 @@ export function useSchedule(): Schedule | undefined {
       change: access.change,
       pieces,
       aside,
+      beyond,
       entries,
       built,
       answer,
@@ -175,7 +207,22 @@ export function useSchedule(): Schedule | undefined {
       jobs,
       timeZone,
     };
-  }, [agenda, access, built, shelf, inPlan, shown, now, answer, busy, improving, planAfresh, scheduler, timeZone]);
+  }, [
+    agenda,
+    access,
+    built,
+    shelf,
+    inPlan,
+    shown,
+    beyond,
+    now,
+    answer,
+    busy,
+    improving,
+    planAfresh,
+    scheduler,
+    timeZone,
+  ]);
 }
 
 /** The wait that is on its way: of the last step done that something still waits for. */

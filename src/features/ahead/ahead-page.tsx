@@ -6,7 +6,7 @@ import { useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { FirstPiece } from '@/features/pieces';
 import { UndoOf } from '@/features/kept/undo-of';
-import { useSchedule, type Schedule } from '@/features/agenda';
+import { Gathering, useSchedule, type Schedule } from '@/features/agenda';
 import { saveCalendar } from '@/features/sheets/save-file';
 import { Answer, ChoiceField, clockTime, dayName, span, useClock, useNow } from '@/ui';
 import { calendarOf } from './calendar-of';
@@ -20,7 +20,7 @@ import { MS_PER_HOUR } from '@/core/shared';
 /** Days and weeks: hands-on work and waiting of all pieces, and what can't make its date. */
 export function AheadPage() {
   const schedule = useSchedule();
-  if (!schedule) return <main className={css.page} aria-busy="true" />;
+  if (!schedule) return <Gathering className={css.page} />;
   if (schedule.pieces.length === 0 && schedule.agenda.aside.length === 0) return <FirstPiece />;
   return <Ahead schedule={schedule} />;
 }

@@ -17,6 +17,12 @@ export function LatePart({ schedule }: { schedule: Schedule }) {
         ) : (
           <Note>Every piece with a date makes it{built.steps.length ? '' : ': nothing is left to do'}.</Note>
         )}
+        {schedule.beyond > 0 && (
+          <Note>
+            {schedule.beyond} more pieces wait until there is room in the plan: those due first, or worked on last, come
+            first.
+          </Note>
+        )}
         {schedule.aside.map(({ id, name }) => (
           <p key={id} className={css.late}>
             {name} is set aside.{' '}

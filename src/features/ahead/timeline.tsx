@@ -73,7 +73,18 @@ export function Timeline({
     (): Scale => (at) => name + ((Number(at) - fromAt) / (untilAt - fromAt)) * (width - 8 - name),
     [fromAt, untilAt, width, name],
   );
-  const rows = useMemo(() => rowsOf(schedule, by), [schedule, by]);
+  const all = useMemo(() => rowsOf(schedule, by), [schedule, by]);
+  // What lies outside takes no part in drawing and dragging.
+  const rows = useMemo(
+    () =>
+      all.map((row) => ({
+        ...row,
+        entries: row.entries.filter(
+          ({ startAt, ripeAt }) => startAt !== null && shown(startAt, ripeAt ?? startAt + 1, fromAt, untilAt),
+        ),
+      })),
+    [all, fromAt, untilAt],
+  );
   const height = HEAD + rows.length * ROW + 6;
   const msPerPx = (hours * MS_PER_HOUR) / Math.max(1, width - name - 8);
   const pan = useDrag(({ delta: [dx] }) => onPan(-dx * msPerPx), { filterTaps: true });

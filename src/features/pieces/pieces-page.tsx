@@ -11,24 +11,27 @@ import { sentenceFor } from '@/words';
 import { FirstPiece } from './later';
 import { ImportBundle } from './import-bundle';
 import { PieceFigure, figureSize } from './piece-figure';
+import { ShelfRows } from './shelf-rows';
 import css from './pieces.module.css';
 import { NEXT_WORDS, SURFACE_WORDS } from '@/words';
 
 const TALLEST_PX = 250;
 const WIDEST_PX = 400;
+/** A longer shelf is drawn as far as it is seen. */
+const MOST_AT_ONCE = 60;
 
 /** The shelf: every piece drawn at one scale, standing on its board. */
 export function PiecesPage() {
   const now = useNow();
   const shelf = useShelf();
-  const { planned, unplanned } = usePlannedPieces();
+  const { planned, unplanned, whole } = usePlannedPieces();
   const newPiece = useNewPiece();
   const units = useUnits();
   const [sought, setSought] = useState('');
   const search = useRef<HTMLInputElement>(null);
   useHotkeys('/', () => search.current?.focus(), { preventDefault: true, useKey: true });
   if (!shelf) return <main className={css.page} aria-busy="true" />;
-  if (planned.length + unplanned.length + shelf.unreadable.length === 0) return <FirstPiece />;
+  if (shelf.pieces.length + shelf.unreadable.length === 0) return <FirstPiece />;
 
   const found = planned
     .filter(({ piece }) => piece.name.toLowerCase().includes(sought.trim().toLowerCase()))
@@ -40,7 +43,7 @@ export function PiecesPage() {
   return (
     <main className={css.page}>
       <div className={css.head}>
-        <h1>{planned.length === 1 ? 'One piece' : `${planned.length} pieces`}</h1>
+        <h1>{shelf.pieces.length === 1 ? 'One piece' : `${shelf.pieces.length} pieces`}</h1>
         <Input
           inputRef={search}
           placeholder="Find a piece ( / )"
@@ -59,12 +62,18 @@ export function PiecesPage() {
           </Button>
         </div>
       </div>
-      {found.length === 0 && sought !== '' && <p className={css.none}>No piece is called “{sought}”.</p>}
-      <ul className={css.shelf}>
-        {found.map((one) => (
-          <ShelfPiece key={one.piece.id} planned={one} pxPerMm={pxPerMm} now={now} />
-        ))}
-      </ul>
+      {found.length === 0 && sought !== '' && whole && <p className={css.none}>No piece is called “{sought}”.</p>}
+      {found.length > MOST_AT_ONCE ? (
+        <ShelfRows pieces={found} pxPerMm={pxPerMm}>
+          {(one) => <ShelfPiece key={one.piece.id} planned={one} pxPerMm={pxPerMm} now={now} />}
+        </ShelfRows>
+      ) : (
+        <ul className={css.shelf}>
+          {found.map((one) => (
+            <ShelfPiece key={one.piece.id} planned={one} pxPerMm={pxPerMm} now={now} />
+          ))}
+        </ul>
+      )}
       <p className={css.scale}>
         <span style={{ width: 100 * pxPerMm }} /> {units.system === 'inch' ? '100 mm (3.94 in)' : '10 cm'}: all pieces
         at one scale

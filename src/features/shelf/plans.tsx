@@ -1,13 +1,14 @@
 'use client';
-import { createContext, useContext, useEffect, useState, type ReactNode } from 'react';
+import { createContext, useContext, useEffect, useMemo, useState, type ReactNode } from 'react';
 import type { AtHand } from '@/core/at-hand';
 import { nextStep, planPiece, stationStates } from '@/core/plan';
-import { MS_PER_MINUTE } from '@/core/shared';
+import { MS_PER_HOUR, MS_PER_MINUTE } from '@/core/shared';
 import type { NextStep, PiecePlan, StationId, StationState } from '@/core/stations';
 import type { PictureRecord, Piece } from '@/records';
 import { useStash } from '@/features/at-hand';
 import { useClock } from '@/ui';
-import { useShelf, type Shelved } from './shelf';
+import { useInSlices } from './in-slices';
+import { useShelf } from './shelf';
 
 /** A piece with its plan, as every place that shows several pieces reads it. */
 export interface PlannedPiece {
@@ -22,30 +23,60 @@ interface Plans {
   planned: readonly PlannedPiece[];
   /** Pieces whose plan failed: a fault of the program, named on the shelf. */
   unplanned: readonly Piece[];
-  /** When they were computed, epoch ms. */
+  /** Whether all pieces are among them; with very many some follow in a moment. */
+  whole: boolean;
+  /** When they were looked at last, epoch ms. */
   now: number;
 }
 
-const PlansContext = createContext<Plans>({ planned: [], unplanned: [], now: 0 });
+const PlansContext = createContext<Plans>({ planned: [], unplanned: [], whole: false, now: 0 });
 
-/** The plans of all pieces: computed once a change, and when a wait is over. */
+/** The plans of all pieces: each computed once a change of its piece, and when a wait is over. */
 export const usePlannedPieces = (): Plans => useContext(PlansContext);
 
 /** The plans are looked at anew so often, and whenever a piece's wait passes one of its marks. */
 const LOOK_EVERY_MS = 5 * MS_PER_MINUTE;
 
+interface PlanInput {
+  piece: Piece;
+  picture: PictureRecord | null;
+  atHand: AtHand;
+  /** When it is looked at, epoch ms. */
+  at: number;
+}
+type PlanOutput = PlannedPiece | { unplanned: Piece };
+
 export function PlansProvider({ children }: { children: ReactNode }) {
   const shelf = useShelf();
   const { atHand } = useStash();
   const clock = useClock();
-  const [looked, setLooked] = useState(() => look(shelf, atHand, clock));
+  const [looked, setLooked] = useState(() => ({ shelf, atHand, clock, at: clock() }));
   // What was just done lies after the last look, and the demo's clock can be moved.
   if (looked.shelf !== shelf || looked.atHand !== atHand || looked.clock !== clock)
-    setLooked(look(shelf, atHand, clock));
-  const { plans } = looked;
+    setLooked({ shelf, atHand, clock, at: clock() });
+
+  const inputs = useMemo(
+    () =>
+      (looked.shelf?.pieces ?? []).map((piece) => {
+        const { pictureId } = piece.picture;
+        const picture = pictureId ? (looked.shelf?.pictures.get(pictureId) ?? null) : null;
+        return { id: piece.id, of: { piece, picture, atHand: looked.atHand, at: looked.at } };
+      }),
+    [looked],
+  );
+  const { results, whole } = useInSlices(inputs, isFresh, planOf);
+  const plans = useMemo<Plans>(
+    () => ({
+      planned: results.filter((result) => 'plan' in result),
+      unplanned: results.flatMap((result) => ('plan' in result ? [] : [result.unplanned])),
+      whole: whole && looked.shelf !== undefined,
+      now: looked.at,
+    }),
+    [results, whole, looked],
+  );
 
   useEffect(() => {
-    const again = () => setLooked((last) => look(last.shelf, last.atHand, last.clock));
+    const again = () => setLooked((last) => ({ ...last, at: last.clock() }));
     const at = nextMark(plans.planned, clock());
     const timer = setTimeout(again, Math.min(LOOK_EVERY_MS, Math.max(0, at - clock()) + 1));
     document.addEventListener('visibilitychange', again);
@@ -57,26 +88,23 @@ export function PlansProvider({ children }: { children: ReactNode }) {
   return <PlansContext.Provider value={plans}>{children}</PlansContext.Provider>;
 }
 
-/**
- * The plans as they stand now, with what they were computed from: kept as state, so that a change computes them once.
- */
-function look(shelf: Shelved | undefined, atHand: AtHand, clock: () => number) {
-  const now = clock();
-  const planned: PlannedPiece[] = [];
-  const unplanned: Piece[] = [];
-  for (const piece of shelf?.pieces ?? []) {
-    const { pictureId } = piece.picture;
-    const picture = pictureId ? (shelf?.pictures.get(pictureId) ?? null) : null;
-    try {
-      const plan = planPiece(piece, picture, now, atHand);
-      planned.push({ piece, plan, picture, next: nextStep(piece, plan, now), states: stationStates(piece, plan) });
-    } catch (error) {
-      // One that can't be planned takes none of the others with it.
-      console.error(`no plan for ${piece.id}`, error);
-      unplanned.push(piece);
-    }
+/** A piece that waits is looked at each time; for the others the hour in which they are looked at says little. */
+function isFresh({ of: then, out }: { of: PlanInput; out: PlanOutput }, now: PlanInput): boolean {
+  if (then.piece !== now.piece || then.picture !== now.picture || then.atHand !== now.atHand) return false;
+  const passed = now.at - then.at;
+  const waits = 'plan' in out && (out.plan.cure.clock !== null || out.plan.seal.clock?.nextCoatAt != null);
+  return waits ? passed === 0 : passed >= 0 && passed < MS_PER_HOUR;
+}
+
+function planOf({ piece, picture, atHand, at }: PlanInput): PlanOutput {
+  try {
+    const plan = planPiece(piece, picture, at, atHand);
+    return { piece, plan, picture, next: nextStep(piece, plan, at), states: stationStates(piece, plan) };
+  } catch (error) {
+    // One that can't be planned takes none of the others with it.
+    console.error(`no plan for ${piece.id}`, error);
+    return { unplanned: piece };
   }
-  return { shelf, atHand, clock, plans: { planned, unplanned, now } satisfies Plans };
 }
 
 /** The next instant at which some piece is ripe, likely or safe, or its next coat may go on. */

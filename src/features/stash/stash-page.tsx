@@ -2,7 +2,7 @@
 import { Button } from '@mui/material';
 import { Plus, Table2 } from 'lucide-react';
 import dynamic from 'next/dynamic';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { needsOf, useSchedule, useStashUsers } from '@/features/agenda';
 import { newId, useNotice, useReport } from '@/features/shell';
 import { useStash } from '@/features/at-hand';
@@ -30,7 +30,10 @@ export function StashPage() {
   const units = useUnits();
   const [edited, setEdited] = useState<StashItem | null>(null);
   const [csv, setCsv] = useState<StashCsv | null>(null);
-  const needs = schedule ? needsOf(schedule.pieces, stash, users) : [];
+  const needs = useMemo(
+    () => (schedule ? needsOf(schedule.pieces, stash, users) : []),
+    [schedule?.pieces, stash, users],
+  );
   const lacking = needs.filter(({ lacking: amount }) => amount > 0);
 
   const save = (item: StashItem) =>

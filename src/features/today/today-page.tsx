@@ -2,7 +2,7 @@
 import { Button } from '@mui/material';
 import { MS_PER_HOUR } from '@/core/shared';
 import Link from 'next/link';
-import { useSchedule, type PlanEntry, type Schedule } from '@/features/agenda';
+import { Gathering, useSchedule, type PlanEntry, type Schedule } from '@/features/agenda';
 import { FirstPiece } from '@/features/pieces';
 import { useNewPiece } from '@/features/shelf';
 import { Answer, clockTime, dayName, useNow } from '@/ui';
@@ -18,7 +18,7 @@ const LEAST_SHOWN = 5;
 export function TodayPage() {
   const schedule = useSchedule();
   const newPiece = useNewPiece();
-  if (!schedule) return <main className={css.page} aria-busy="true" />;
+  if (!schedule) return <Gathering className={css.page} />;
   if (schedule.pieces.length === 0) return <FirstPiece />;
   const entries = byClock(schedule.entries);
   return (
