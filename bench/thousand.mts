@@ -66,7 +66,12 @@ await withApp(async (page) => {
     const tasks = await page.evaluate(() => (window as unknown as { tasks: number[] }).tasks);
     const text = await page.locator('main :is(h1, h2)').first().textContent();
     console.log(
-      `${path.padEnd(24)} frame ${shell.toFixed(0).padStart(6)} ms, stands ${stands.toFixed(0).padStart(6)} ms, longest task ${Math.max(0, ...tasks).toFixed(0).padStart(6)} ms of ${tasks.length}, all ${tasks.reduce((a, b) => a + b, 0).toFixed(0)} ms: ${text}`,
+      `${path.padEnd(24)} frame ${shell.toFixed(0).padStart(6)} ms, stands ${stands.toFixed(0).padStart(6)} ms, longest task ${Math.max(
+        0,
+        ...tasks,
+      )
+        .toFixed(0)
+        .padStart(6)} ms of ${tasks.length}, all ${tasks.reduce((a, b) => a + b, 0).toFixed(0)} ms: ${text}`,
     );
   }
   await page.goto(`${ADDRESS}/pieces`);

@@ -1,11 +1,10 @@
 import { expose, transfer } from 'comlink';
-import { imageSize } from 'image-size';
-import { acceptPicture, checkBytes, isWhole, toneShares, type PictureHeader } from '@/core/picture';
+import { acceptPicture, checkBytes, isWhole, toneShares } from '@/core/picture';
 import { fail, ok } from '@/core/shared';
 import { hashBytes } from '@/core/shared/hash';
+import { readHeader } from './header';
 import { PREVIEW_PX, type PictureJob } from './protocol';
 
-const HEADER_BYTES = 512 * 1024;
 const PREVIEW_QUALITY = 0.85;
 
 const job: PictureJob = {
@@ -49,17 +48,5 @@ const job: PictureJob = {
     });
   },
 };
-
-/** Most headers stand in the first half megabyte; a large profile or thumbnail can push them further. */
-async function readHeader(file: Blob): Promise<PictureHeader | null> {
-  for (const part of [file.slice(0, HEADER_BYTES), file]) {
-    try {
-      return imageSize(new Uint8Array(await part.arrayBuffer()));
-    } catch {
-      // tried again with the whole file
-    }
-  }
-  return null;
-}
 
 expose(job);
