@@ -4,6 +4,7 @@ import {
   type Agenda,
   type BenchTimer,
   type Piece,
+  type RecordKind,
   type PictureFiles,
   type PictureRecord,
   type RoomRecord,
@@ -12,7 +13,6 @@ import {
   type StoredPicture,
 } from '@/records';
 import { faultNames } from './failures';
-import type { VersionEntry } from './versions';
 
 /** One undoable change. `before` and `after` are whole pieces: a few kB, so that undo can't half apply. */
 export interface HistoryEntry {
@@ -43,6 +43,25 @@ export interface CopiesRecord {
   changes: number;
   /** A folder that copies go to by themselves; null for none. */
   folder: FileSystemDirectoryHandle | null;
+}
+/** One thing that changed: a key, or one of the things in the list that stands there. */
+export interface VersionChange {
+  key: string;
+  /** Of a thing in a list. */
+  id: string | null;
+  /** Its place in the list, so that it comes back there. */
+  at: number;
+  /** Undefined where there was, or is, none. */
+  before?: unknown;
+  after?: unknown;
+}
+export interface VersionEntry {
+  number?: number;
+  kind: RecordKind;
+  /** Epoch ms. */
+  at: number;
+  changes: VersionChange[];
+  undone: boolean;
 }
 export interface RemovedPiece {
   id: string;

@@ -4,27 +4,7 @@
  */
 import { equalData, fail, ok, type Result } from '@/core/shared';
 import type { RecordKind, VersionsCode } from '@/records';
-import type { FobbetDatabase } from './db';
-
-/** One thing that changed: a key, or one of the things in the list that stands there. */
-interface Change {
-  key: string;
-  /** Of a thing in a list. */
-  id: string | null;
-  /** Its place in the list, so that it comes back there. */
-  at: number;
-  /** Undefined where there was, or is, none. */
-  before?: unknown;
-  after?: unknown;
-}
-export interface VersionEntry {
-  number?: number;
-  kind: RecordKind;
-  /** Epoch ms. */
-  at: number;
-  changes: Change[];
-  undone: boolean;
-}
+import type { FobbetDatabase, VersionChange, VersionEntry } from './db';
 
 type Data = Readonly<Record<string, unknown>>;
 interface Thing {
@@ -41,8 +21,8 @@ const isThings = (value: unknown): value is Thing[] =>
   Array.isArray(value) && value.every((one) => typeof (one as Partial<Thing> | null)?.id === 'string');
 
 /** What differs between two states of a record. */
-export function changesBetween(before: Data, after: Data): Change[] {
-  return [...new Set([...Object.keys(before), ...Object.keys(after)])].flatMap((key): Change[] => {
+export function changesBetween(before: Data, after: Data): VersionChange[] {
+  return [...new Set([...Object.keys(before), ...Object.keys(after)])].flatMap((key): VersionChange[] => {
     const [was, is] = [before[key], after[key]];
     if (equalData(was, is)) return [];
     if (!isThings(was) || !isThings(is)) return [{ key, id: null, at: 0, before: was, after: is }];
@@ -63,7 +43,7 @@ export function changesBetween(before: Data, after: Data): Change[] {
 /**
  * Lays changes over a record the one way or the other; null where what they changed is no longer as they left it.
  */
-export function withChanges(record: Data, changes: readonly Change[], direction: 'undo' | 'redo'): Data | null {
+export function withChanges(record: Data, changes: readonly VersionChange[], direction: 'undo' | 'redo'): Data | null {
   const next: Record<string, unknown> = { ...record };
   // Things come back in the order in which they stood.
   for (const { key, id, at, before, after } of [...changes].sort((a, b) => a.at - b.at)) {

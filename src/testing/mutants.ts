@@ -43,7 +43,7 @@ export interface MutantKind {
 }
 
 type Chance = () => number;
-const any = <T>(list: readonly T[], chance: Chance): T => list[Math.floor(chance() * list.length)]!;
+const any = <T>(list: readonly T[], chance: Chance): T => list[Math.floor(chance() * list.length)];
 const below = (most: number, chance: Chance) => Math.floor(chance() * most);
 
 const JUNK: readonly unknown[] = [
@@ -101,7 +101,7 @@ function bentBytes(bytes: Uint8Array, chance: Chance): Uint8Array<ArrayBuffer> {
   if (how >= 0.55) {
     bent.set(bytes.subarray(0, bent.length));
     for (let times = 1 + below(6, chance); times > 0; times--)
-      bent[below(bent.length, chance)]! ^= 1 << below(8, chance);
+      bent[below(bent.length, chance)] ^= 1 << below(8, chance);
   }
   return bent;
 }
@@ -151,8 +151,8 @@ const instanceOf = (agenda: Agenda, pieces: Parameters<typeof buildInstance>[0][
 const PIECES = demoPieces(NOW);
 const STASH = demoStash(NOW);
 /** What a result is used for where it is one. */
-const used = <T>(result: Result<T, string>, use: (value: T) => void = () => undefined): boolean => {
-  if (result.ok) use(result.value);
+const used = <T>(result: Result<T, string>, take: (value: T) => void = () => undefined): boolean => {
+  if (result.ok) take(result.value);
   else if (result.error.code === '' || result.error.message === '') throw new Error('refused without a reason');
   return result.ok;
 };
@@ -173,7 +173,7 @@ const FACTS = {
 } as const;
 
 async function bundleFiles(): Promise<Record<string, Uint8Array>> {
-  const piece = { ...PIECES[0]!, picture: { ...PIECES[0]!.picture, pictureId: 'p', layers: [] } };
+  const piece = { ...PIECES[0], picture: { ...PIECES[0].picture, pictureId: 'p', layers: [] } };
   const facts = { ...FACTS, bytes: BYTES.length, sha256: await hashBytes(BYTES) };
   const written = writeBundle(piece, [{ record: facts, bytes: BYTES }]);
   if (!written.ok) throw new Error(written.error.message);
@@ -228,7 +228,7 @@ async function bentArchive(files: Record<string, Uint8Array>, chance: Chance): P
     };
     for (const file of manifest.files)
       if (file.path === path)
-        Object.assign(file, { bytes: bent[path]!.length, sha256: await hashBytes(new Uint8Array(bent[path]!)) });
+        Object.assign(file, { bytes: bent[path].length, sha256: await hashBytes(new Uint8Array(bent[path])) });
     bent['backup.json'] = json(manifest);
   }
   return zipped(bent);
@@ -447,7 +447,7 @@ export const MUTANT_KINDS: readonly MutantKind[] = [
       Promise.resolve(
         used(readSvgOutline(bentText(DRAWING, DRAWING_TOKENS, chance)), ({ points, widthMm, heightMm }) => {
           const sizes = widthMm && heightMm && widthMm < 3000 && heightMm < 3000 ? { widthMm, heightMm } : {};
-          const surface = { ...PIECES[1]!.surface, ...sizes, shape: { kind: 'polygon' as const, points } };
+          const surface = { ...PIECES[1].surface, ...sizes, shape: { kind: 'polygon' as const, points } };
           const read = readPiece({ ...PIECES[1], surface });
           if (!read.ok) throw new Error(`an outline that can’t be kept: ${read.error.message}`);
           useOf(read.value);
@@ -469,6 +469,6 @@ const refuseItems = (): never => {
 
 /** The n-th mutant of all, the same from the same seed. */
 export function mutant(seed: number, index: number): { kind: MutantKind; run: () => Promise<boolean> } {
-  const kind = MUTANT_KINDS[index % MUTANT_KINDS.length]!;
+  const kind = MUTANT_KINDS[index % MUTANT_KINDS.length];
   return { kind, run: () => kind.run(seededChance(seed * 1_000_003 + index)) };
 }

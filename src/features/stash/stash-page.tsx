@@ -30,10 +30,8 @@ export function StashPage() {
   const units = useUnits();
   const [edited, setEdited] = useState<StashItem | null>(null);
   const [csv, setCsv] = useState<StashCsv | null>(null);
-  const needs = useMemo(
-    () => (schedule ? needsOf(schedule.pieces, stash, users) : []),
-    [schedule?.pieces, stash, users],
-  );
+  const inPlan = schedule?.pieces;
+  const needs = useMemo(() => (inPlan ? needsOf(inPlan, stash, users) : []), [inPlan, stash, users]);
   const lacking = needs.filter(({ lacking: amount }) => amount > 0);
 
   const save = (item: StashItem) =>

@@ -8,7 +8,7 @@ import { markOf, type BackedUpPiece, type OpenBackup } from './open';
  * What a piece of a backup is to what is here: `new`; the `same`; changed since only `here` or only in the `file`;
  * changed in `both`; or `removed` here.
  */
-export type Fate = 'new' | 'same' | 'here' | 'file' | 'both' | 'removed';
+type Fate = 'new' | 'same' | 'here' | 'file' | 'both' | 'removed';
 
 export interface ComparedPiece {
   id: string;
@@ -19,7 +19,7 @@ export interface ComparedPiece {
   hereAt: number | null;
   fileAt: number;
 }
-export interface ComparedRecord {
+interface ComparedRecord {
   kind: RecordKind;
   fate: 'new' | 'same' | 'both';
 }

@@ -18,8 +18,7 @@ import {
   type Settings,
   type BenchTimer,
 } from '@/records';
-import type { AsideRecord, HistoryCursor, HistoryEntry } from '../db';
-import type { VersionEntry } from '../versions';
+import type { AsideRecord, HistoryCursor, HistoryEntry, VersionEntry } from '../db';
 import { MANIFEST, MOST_ENTRIES, MOST_RECORD_BYTES, RECORDS, readManifest, type ListedFile } from './format';
 
 /** A state that a piece was in: what tells whether one piece came of another. */

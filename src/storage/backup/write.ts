@@ -9,7 +9,7 @@ import { MANIFEST, RECORDS, manifestOf, type ListedFile } from './format';
 /** What the zip format can say of a time. */
 const [FIRST_TIME, LAST_TIME] = [Date.UTC(1981, 0, 1), Date.UTC(2099, 11, 30)];
 
-export interface WrittenBackup {
+interface WrittenBackup {
   pieces: number;
   pictures: number;
   /** Names of pictures whose files are not to be had. */
