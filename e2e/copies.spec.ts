@@ -128,6 +128,7 @@ test('a removed piece lies in the bin; a change of the stash or the hours is tak
   await expect(rows).toHaveCount(count - 1);
   await page.goto(`${DEMO_URL}/kept`);
   await page.getByTestId('take-back-stash-0').click();
+  await expect(page.getByTestId('versions-stash')).toContainText('Do it again');
   await page.goto(`${DEMO_URL}/stash`);
   await expect(rows).toHaveCount(count);
   await page.goto(`${DEMO_URL}/ahead`);

@@ -9,7 +9,7 @@ import { picturesOf } from '@/records';
 import { database, purgePiece, removePiece, restorePiece, type BundledPicture, storedPictures } from '@/storage';
 import { useClock } from '@/ui';
 import { calendarEntries } from './calendar-entries';
-import { fileName, saveCalendar, saveFile } from '@/features/sheets/save-file';
+import { canHandOver, fileName, handOver, saveCalendar, saveFile } from '@/features/sheets/save-file';
 import { useOpenPiece } from './piece-context';
 
 const FilesMenu = dynamic(() => import('./files-menu').then((file) => file.FilesMenu), { ssr: false });
@@ -28,7 +28,7 @@ export function PieceFiles() {
   const clock = useClock();
   const router = useRouter();
   const entries = calendarEntries(piece, plan);
-  const exportBundle = async () => {
+  const exportBundle = async (give: (blob: Blob, name: string) => unknown) => {
     const stored = await storedPictures(database(), picturesOf(piece));
     const missing = picturesOf(piece).length - stored.length;
     const pictures = await Promise.all(
@@ -40,7 +40,7 @@ export function PieceFiles() {
     const { writeBundle } = await import('@/storage/bundle');
     const bundle = writeBundle(piece, pictures);
     if (!bundle.ok) return void report(bundle);
-    saveFile(new Blob([bundle.value], { type: 'application/zip' }), fileName(piece.name, 'fobbet.zip'));
+    await give(new Blob([bundle.value], { type: 'application/zip' }), fileName(piece.name, 'fobbet.zip'));
     if (missing > 0)
       notice({
         text: `${missing === 1 ? 'One picture' : `${missing} pictures`} of ${piece.name} can’t be found in this browser: the bundle was saved without.`,
@@ -74,7 +74,8 @@ export function PieceFiles() {
         <FilesMenu
           anchor={anchor}
           onClose={() => setAnchor(null)}
-          onBundle={() => void exportBundle()}
+          onBundle={() => void exportBundle(saveFile)}
+          onHandOver={canHandOver() ? () => void exportBundle(handOver) : null}
           onCalendar={entries.length > 0 ? () => void exportCalendar() : null}
           onRemove={() => void remove()}
         />

@@ -1,0 +1,6 @@
+// `npm run soak`: bent files, killed browsers, full storage. Minutes rather than seconds, and no part of `npm test`.
+import { bin, installPackages, installPrograms, must } from './steps.mjs';
+
+await installPackages();
+await installPrograms({ chromium: 'chromium' });
+await must(bin('tsx'), ['bench/soak.mts', ...process.argv.slice(2)]);
