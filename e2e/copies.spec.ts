@@ -136,3 +136,44 @@ test('a removed piece lies in the bin; a change of the stash or the hours is tak
   await page.getByRole('button', { name: 'Undo: how steps are placed' }).click();
   await expect(page.getByRole('button', { name: 'Soon' })).toHaveAttribute('aria-pressed', 'true');
 });
+
+test('copies go into the chosen folder by themselves, a whole one each day', async ({ page }) => {
+  await openDemo(page);
+  // The browser's own private folder stands for one on the disk: no window asks for it.
+  await page.evaluate(async () => {
+    const folder = await navigator.storage.getDirectory();
+    const open = indexedDB.open('fobbet');
+    const db = await new Promise<IDBDatabase>((resolve) => {
+      open.onsuccess = () => resolve(open.result);
+    });
+    const put = db.transaction('copies', 'readwrite').objectStore('copies');
+    put.put({ id: 'copies', madeAt: null, changes: 0, folder });
+    await new Promise((resolve) => {
+      put.transaction.oncomplete = resolve;
+    });
+    db.close();
+  });
+  const names = () =>
+    page.evaluate(async () => {
+      const folder = (await navigator.storage.getDirectory()) as unknown as { keys: () => AsyncIterable<string> };
+      const found: string[] = [];
+      for await (const name of folder.keys()) found.push(name);
+      return found;
+    });
+  await rename(page, 'demo-viaduct', 'Viaduct, copied');
+  await page.goto(`${DEMO_URL}/pieces`);
+  await expect.poll(names, { timeout: 60_000 }).toContainEqual(expect.stringMatching(/^fobbet-\d{4}-\d\d-\d\d\.zip$/));
+  const copied = () =>
+    page.evaluate(async () => {
+      const folder = (await navigator.storage.getDirectory()) as unknown as {
+        values: () => AsyncIterable<FileSystemFileHandle>;
+      };
+      for await (const handle of folder.values())
+        if (handle.name.endsWith('.zip')) return (await handle.getFile()).size;
+      return 0;
+    });
+  await expect.poll(copied, { timeout: 60_000 }).toBeGreaterThan(100_000);
+  await page.goto(`${DEMO_URL}/kept`);
+  await expect(answer(page)).toContainText('a copy of everything as it stands');
+  await expect(page.getByText('Copies go to the folder')).toBeVisible();
+});

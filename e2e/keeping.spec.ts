@@ -154,6 +154,20 @@ test('two windows on one piece: different things join, the same thing is asked a
   await expect(page.getByTestId('blank-width')).toHaveValue('24 cm');
 });
 
+test('two windows: undo takes back what its button names, whoever did it', async ({ page, context }) => {
+  await readyPiece(page, 'Signal lamp');
+  const other = await context.newPage();
+  await other.goto(page.url().replace(/[a-z]+$/, 'surface'));
+  await typeInto(other, 'blank-width', '31 cm');
+  await settled(other);
+  const undo = page.getByRole('button', { name: /^Undo: / });
+  await expect(undo).toHaveAttribute('aria-label', 'Undo: width');
+  await undo.click();
+  await expect(other.getByTestId('blank-width')).toHaveValue('20 cm');
+  await expect(undo).not.toHaveAttribute('aria-label', 'Undo: width');
+  expect((await storedPieces(page))[0]).toMatchObject({ name: 'Signal lamp', method: { school: 'dry-and-rub' } });
+});
+
 /** The browser's own process: the one with this profile that is no child of it. */
 function browserPid(profile: string): number {
   const found = readdirSync('/proc')

@@ -15,7 +15,7 @@ export function UndoButtons({
   onRedo: () => void;
 }) {
   return (
-    <span style={{ whiteSpace: 'nowrap' }}>
+    <span style={{ whiteSpace: 'nowrap', alignSelf: 'center' }}>
       <span title={undo ? `Undo: ${undo}` : 'Nothing to undo'}>
         <IconButton size="small" onClick={onUndo} disabled={!undo} aria-label={undo ? `Undo: ${undo}` : 'Undo'}>
           <Undo2 size={18} />

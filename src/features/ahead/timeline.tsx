@@ -290,12 +290,17 @@ function Axis({
     days.push(day);
   const dayPx = x(fromAt + MS_PER_DAY) - x(fromAt);
   const every = Math.max(1, Math.ceil(DAY_NAME_PX / dayPx));
+  // Late in the evening what is left of the day has no room for its name.
+  const isNamed = (day: Date, index: number) =>
+    index % every === 0 &&
+    x(day) < x(untilAt) - DAY_NAME_PX &&
+    (index > 0 || !days[1] || x(days[1]) - x(fromAt) > DAY_NAME_PX);
   return (
     <g pointerEvents="none">
       {days.map((day, index) => (
         <g key={day.getTime()}>
           {index > 0 && <line x1={x(day)} x2={x(day)} y1={4} y2={height} className={css.day} />}
-          {index % every === 0 && x(day) < x(untilAt) - DAY_NAME_PX && (
+          {isNamed(day, index) && (
             <text x={Math.max(x(day), x(fromAt)) + 5} y={16} className={css.dayName}>
               {dated(day, dayPx > 90 ? 'EEE d MMM' : 'd MMM')}
             </text>

@@ -1,0 +1,53 @@
+/** @jest-environment jsdom */
+import { act, renderHook, waitFor } from '@testing-library/react';
+import { useInSlices } from './in-slices';
+
+interface Input {
+  value: number;
+}
+const isFresh = ({ of }: { of: Input }, now: Input) => of === now;
+const inputsOf = (values: readonly Input[]) => values.map((of, index) => ({ id: String(index), of }));
+
+/** Takes its time, as a plan does. */
+function slow({ value }: Input): number {
+  const until = performance.now() + 2;
+  while (performance.now() < until);
+  return value * 2;
+}
+const many = Array.from({ length: 300 }, (_, value): Input => ({ value }));
+
+it('a few are there at once', () => {
+  const inputs = inputsOf(many.slice(0, 3));
+  const { result } = renderHook(() => useInSlices(inputs, isFresh, slow));
+  expect(result.current).toEqual({ whole: true, results: [0, 2, 4] });
+});
+
+it('very many come bit by bit, in their order, while the page answers', async () => {
+  const inputs = inputsOf(many);
+  let beats = 0;
+  const heart = setInterval(() => beats++, 5);
+  const { result } = renderHook(() => useInSlices(inputs, isFresh, slow));
+  expect(result.current.whole).toBe(false);
+  expect(result.current.results.length).toBeLessThan(100);
+  await waitFor(() => expect(result.current.whole).toBe(true), { timeout: 20_000 });
+  clearInterval(heart);
+  expect(result.current.results).toEqual(many.map(({ value }) => value * 2));
+  expect(beats).toBeGreaterThan(10);
+});
+
+it('one that changes is computed alone; one that goes is forgotten', async () => {
+  const compute = jest.fn(({ value }: Input) => value * 2);
+  const first = inputsOf(many.slice(0, 50));
+  const { result, rerender } = renderHook(({ inputs }) => useInSlices(inputs, isFresh, compute), {
+    initialProps: { inputs: first },
+  });
+  expect(compute).toHaveBeenCalledTimes(50);
+  await act(() =>
+    Promise.resolve(rerender({ inputs: first.map((one, at) => (at === 7 ? { ...one, of: { value: 100 } } : one)) })),
+  );
+  expect(compute).toHaveBeenCalledTimes(51);
+  expect(result.current.results[7]).toBe(200);
+  await act(() => Promise.resolve(rerender({ inputs: first.slice(10) })));
+  expect(compute).toHaveBeenCalledTimes(51);
+  expect(result.current).toMatchObject({ whole: true, results: { length: 40 } });
+});
