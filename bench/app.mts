@@ -23,7 +23,11 @@ export async function withApp(measure: (page: Page, context: BrowserContext) => 
   });
   const browser = await chromium.launch(CHROMIUM);
   try {
-    const context = await browser.newContext({ locale: 'en-GB', viewport: { width: 1280, height: 800 } });
+    const context = await browser.newContext({
+      locale: 'en-GB',
+      viewport: { width: 1280, height: 800 },
+      serviceWorkers: 'block',
+    });
     const page = await context.newPage();
     await page.goto(`${ADDRESS}/`);
     await page.getByText('Fern platform marker').first().waitFor();

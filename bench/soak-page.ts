@@ -99,6 +99,8 @@ const CHANGES: readonly ((n: number) => Promise<Said>)[] = [
   restored,
 ];
 
+const KEPT_CHANGES = 30;
+
 /** Makes changes until the browser ends, telling each before and after. */
 async function run(from: number): Promise<void> {
   for (let n = from; ; n++) {
@@ -107,7 +109,8 @@ async function run(from: number): Promise<void> {
     const said = await CHANGES[kind](n);
     await fetch(`/done?n=${n}&ok=${said.ok}`);
     // So that a long run does not fill the disk.
-    for (const { id } of (await readShelf(db)).pieces.slice(0, -12)) if (id !== 'edited') await purgePiece(db, id);
+    for (const { id } of (await readShelf(db)).pieces)
+      if (id !== 'edited' && Number(id.split('-')[1]) < n - KEPT_CHANGES) await purgePiece(db, id);
   }
 }
 

@@ -53,6 +53,8 @@ function stretch(seed: number, from: number, outcomes: Map<number, Outcome>): Pr
     let current: Outcome = { index: from, at: 'begun', ms: 0 };
     let begunAt = performance.now();
     let ended = false;
+    // Loading the thread is no part of it.
+    let isBegun = false;
     const end = (next: number) => {
       if (ended) return;
       ended = true;
@@ -61,7 +63,7 @@ function stretch(seed: number, from: number, outcomes: Map<number, Outcome>): Pr
     };
     const watch = setInterval(() => {
       const ms = performance.now() - begunAt;
-      if (current.at !== 'begun' || ms < LONGEST_MS) return;
+      if (!isBegun || current.at !== 'begun' || ms < LONGEST_MS) return;
       outcomes.set(current.index, { ...current, at: 'slow', ms });
       end(current.index + 1);
     }, 200);
@@ -71,7 +73,6 @@ function stretch(seed: number, from: number, outcomes: Map<number, Outcome>): Pr
       if (outcome.at !== 'begun') outcomes.set(outcome.index, outcome);
       if (outcome.at !== 'begun' && outcome.index === MUTANTS - 1) end(MUTANTS);
     });
-    let isBegun = false;
     thread.once('message', () => {
       isBegun = true;
     });

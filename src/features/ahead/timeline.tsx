@@ -23,6 +23,8 @@ const NAME = 168;
 const SNAP_MS = 5 * MS_PER_MINUTE;
 /** Under this a day's name gets in the way of the next. */
 const DAY_NAME_PX = 44;
+/** With the weekday. */
+const WHOLE_NAME_PX = 90;
 
 interface Row {
   id: string;
@@ -291,10 +293,11 @@ function Axis({
   const dayPx = x(fromAt + MS_PER_DAY) - x(fromAt);
   const every = Math.max(1, Math.ceil(DAY_NAME_PX / dayPx));
   // Late in the evening what is left of the day has no room for its name.
+  const namePx = dayPx > WHOLE_NAME_PX ? WHOLE_NAME_PX : DAY_NAME_PX;
   const isNamed = (day: Date, index: number) =>
     index % every === 0 &&
     x(day) < x(untilAt) - DAY_NAME_PX &&
-    (index > 0 || !days[1] || x(days[1]) - x(fromAt) > DAY_NAME_PX);
+    (index > 0 || !days[1] || x(days[1]) - x(fromAt) > namePx);
   return (
     <g pointerEvents="none">
       {days.map((day, index) => (
@@ -302,7 +305,7 @@ function Axis({
           {index > 0 && <line x1={x(day)} x2={x(day)} y1={4} y2={height} className={css.day} />}
           {isNamed(day, index) && (
             <text x={Math.max(x(day), x(fromAt)) + 5} y={16} className={css.dayName}>
-              {dated(day, dayPx > 90 ? 'EEE d MMM' : 'd MMM')}
+              {dated(day, dayPx > WHOLE_NAME_PX ? 'EEE d MMM' : 'd MMM')}
             </text>
           )}
         </g>
