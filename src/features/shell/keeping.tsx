@@ -1,44 +1,17 @@
 'use client';
 import dynamic from 'next/dynamic';
 import { useEffect, useState } from 'react';
-import { copiesOf, database } from '@/storage';
 
-const KeepingBar = dynamic(() => import('./keeping-bar').then((file) => file.KeepingBar), { ssr: false });
-const FIRST_MS = 4000;
+const KeepingWatch = dynamic(() => import('./keeping-watch').then((file) => file.KeepingWatch), { ssr: false });
+/** When the page stands and is used: none of it weighs on the first load. */
+const FIRST_MS = 6000;
 
-/** Once the page stands: asks the browser not to clear what is kept, and looks after copies. */
+/** After a while: keeps the program in the browser, and looks after what is kept and its copies. */
 export function Keeping() {
   const [begun, setBegun] = useState(false);
   useEffect(() => {
-    const timer = setTimeout(() => {
-      setBegun(true);
-      void askToLast();
-      void copyByItself();
-    }, FIRST_MS);
+    const timer = setTimeout(() => setBegun(true), FIRST_MS);
     return () => clearTimeout(timer);
   }, []);
-  return begun ? <KeepingBar /> : null;
-}
-
-/** Without a question where the browser decides by itself; asked about under Kept where it would put one. */
-async function askToLast(): Promise<void> {
-  try {
-    const { storage } = navigator as { storage?: StorageManager };
-    if (!storage?.persist || (await storage.persisted()) || (await database().pieces.count()) === 0) return;
-    const asks = await navigator.permissions.query({ name: 'persistent-storage' });
-    if (asks.state !== 'prompt' || 'userAgentData' in navigator) await storage.persist();
-  } catch {
-    // It promises nothing: Kept says so.
-  }
-}
-
-async function copyByItself(): Promise<void> {
-  try {
-    if (!(await copiesOf(database())).folder) return;
-    const { copyIntoFolder } = await import('@/features/kept/by-itself');
-    await copyIntoFolder();
-  } catch (error) {
-    // Kept says how old the last copy is.
-    console.error('no copy into the folder', error);
-  }
+  return begun ? <KeepingWatch /> : null;
 }

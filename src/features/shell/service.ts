@@ -46,12 +46,10 @@ export function useService(): { news: 'ready' | 'taken' | null; take: () => void
         // A page that is not secure, or a browser that keeps nothing: it works with its server.
       }
     };
-    // The page itself comes first.
-    const idle = setTimeout(() => void begin(), FIRST_MS);
+    void begin();
     const again = setInterval(() => void registration?.update().catch(() => undefined), MS_PER_HOUR);
     return () => {
       ended = true;
-      clearTimeout(idle);
       clearInterval(again);
       service.removeEventListener('controllerchange', changed);
       service.removeEventListener('message', told);
@@ -66,5 +64,3 @@ export function useService(): { news: 'ready' | 'taken' | null; take: () => void
   if (taken) return { news: 'taken', take };
   return { news: waiting ? 'ready' : null, take };
 }
-
-const FIRST_MS = 1500;

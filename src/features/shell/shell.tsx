@@ -8,7 +8,6 @@ import { database, tidy } from '@/storage';
 import { ClockProvider, UnitsProvider } from '@/ui';
 import { DemoProvider } from './demo';
 import { Keeping } from './keeping';
-import { NewVersion } from './new-version';
 import { NoticeProvider } from './notices';
 import { SettingsProvider, useSettings } from './settings';
 import { StorageGate } from './storage-gate';
@@ -44,7 +43,6 @@ function Environment({ demo, children }: { demo: boolean; children: ReactNode })
                   <RoomProvider>
                     <TimerProvider>
                       <TopBar />
-                      <NewVersion />
                       <Keeping />
                       <Unreadable />
                       <CureWatch />
