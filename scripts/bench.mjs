@@ -29,4 +29,5 @@ await must(bin('jest'), ['src/core/proof', '-t', 'reads photos of prints'], { en
 // What each page loads, what it does while nothing happens, how fast it answers, and what a slider's tick draws anew,
 // over the built program.
 await build();
-for (const part of ['first-load', 'renders', 'idle', 'answers', 'thousand']) await must(bin('tsx'), [`bench/${part}.mts`]);
+for (const part of ['first-load', 'renders', 'idle', 'answers', 'thousand'])
+  await must(bin('tsx'), [`bench/${part}.mts`]);
