@@ -43,7 +43,7 @@ export interface MutantKind {
 }
 
 type Chance = () => number;
-const any = <T>(list: readonly T[], chance: Chance): T => list[Math.floor(chance() * list.length)];
+const pick = <T>(list: readonly T[], chance: Chance): T => list[Math.floor(chance() * list.length)];
 const below = (most: number, chance: Chance) => Math.floor(chance() * most);
 
 const JUNK: readonly unknown[] = [
@@ -64,7 +64,7 @@ function bendOnce(root: unknown, chance: Chance): void {
   for (let depth = 0; depth < 9; depth++) {
     const keys = Object.keys(at);
     if (keys.length === 0) return;
-    const key = any(keys, chance);
+    const key = pick(keys, chance);
     const value = at[key];
     if (typeof value === 'object' && value !== null && chance() < 0.75) {
       at = value as Record<string, unknown>;
@@ -73,10 +73,10 @@ function bendOnce(root: unknown, chance: Chance): void {
     const how = chance();
     if (how < 0.15) delete at[key];
     else if (how < 0.25) at[`${key}2`] = value;
-    else if (how < 0.35 && typeof value === 'number') at[key] = value * any([-1, 0, 10, 1000, 1e6, 1.0000001], chance);
-    else if (how < 0.45) at[key] = Array.from({ length: any([2, 30, 600, 3000], chance) }, () => value);
-    else if (how < 0.55) at[key] = at[any(keys, chance)];
-    else at[key] = any(JUNK, chance);
+    else if (how < 0.35 && typeof value === 'number') at[key] = value * pick([-1, 0, 10, 1000, 1e6, 1.0000001], chance);
+    else if (how < 0.45) at[key] = Array.from({ length: pick([2, 30, 600, 3000], chance) }, () => value);
+    else if (how < 0.55) at[key] = at[pick(keys, chance)];
+    else at[key] = pick(JUNK, chance);
     return;
   }
 }
@@ -118,7 +118,7 @@ function bentText(text: string, tokens: readonly string[], chance: Chance): stri
     else if (how < 0.5) bent = bent.slice(0, below(bent.length, chance));
     else {
       const words = (lines[line] ?? '').split(/(?<=[;:,= "<>])/);
-      words[below(words.length, chance)] = any(tokens, chance);
+      words[below(words.length, chance)] = pick(tokens, chance);
       lines[line] = words.join('');
     }
     if (how < 0.35 || how >= 0.5) bent = lines.join('\n');
@@ -216,7 +216,7 @@ async function bentArchive(files: Record<string, Uint8Array>, chance: Chance): P
   const zipped = (all: Record<string, Uint8Array>) =>
     zipSync(Object.fromEntries(Object.entries(all).map(([path, bytes]) => [path, [bytes, { level: level(path) }]])));
   if (chance() < 0.4) return bentBytes(zipped(files), chance);
-  const path = any(
+  const path = pick(
     Object.keys(files).filter((name) => name.endsWith('.json')),
     chance,
   );
@@ -350,7 +350,7 @@ const PICTURES = [
 ].map((base64) => new Uint8Array(Buffer.from(base64, 'base64')));
 
 export const MUTANT_KINDS: readonly MutantKind[] = [
-  { name: 'piece', run: (chance) => record(() => any(PIECES, chance), readPiece, useOf)(chance) },
+  { name: 'piece', run: (chance) => record(() => pick(PIECES, chance), readPiece, useOf)(chance) },
   {
     name: 'stash',
     run: record(
@@ -457,7 +457,7 @@ export const MUTANT_KINDS: readonly MutantKind[] = [
   {
     name: 'picture',
     run: async (chance) => {
-      const bytes = bentBytes(any(PICTURES, chance), chance);
+      const bytes = bentBytes(pick(PICTURES, chance), chance);
       const accepted = acceptPicture(bytes.length, await readHeader(new Blob([bytes])));
       return used(accepted, ({ type }) => isWhole(type, bytes));
     },

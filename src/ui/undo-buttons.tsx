@@ -1,6 +1,7 @@
 'use client';
 import { IconButton } from '@mui/material';
 import { Redo2, Undo2 } from 'lucide-react';
+import css from './undo-buttons.module.css';
 
 /** Undo and its counterpart, each named by what it would take back or do again; null where there is nothing. */
 export function UndoButtons({
@@ -15,7 +16,7 @@ export function UndoButtons({
   onRedo: () => void;
 }) {
   return (
-    <span style={{ whiteSpace: 'nowrap', alignSelf: 'center' }}>
+    <span className={css.pair}>
       <span title={undo ? `Undo: ${undo}` : 'Nothing to undo'}>
         <IconButton size="small" onClick={onUndo} disabled={!undo} aria-label={undo ? `Undo: ${undo}` : 'Undo'}>
           <Undo2 size={18} />
