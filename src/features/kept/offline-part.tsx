@@ -13,11 +13,22 @@ export function OfflinePart() {
   const [notify, setNotify] = useState<NotifyState | null>(null);
   useEffect(() => {
     let ended = false;
-    void offlineState().then((state) => {
+    const set = (state: Offline) => {
       if (ended) return;
       setOffline(state);
       setNotify(canNotify());
-    });
+    };
+    const look = async () => {
+      if (!('serviceWorker' in navigator)) return set('none');
+      const registration = await navigator.serviceWorker.getRegistration().catch(() => null);
+      if (registration === null) return set('none');
+      if (registration?.active) return set('kept');
+      // It begins a while after the page does.
+      set('coming');
+      await navigator.serviceWorker.ready;
+      set('kept');
+    };
+    void look();
     return () => {
       ended = true;
     };
@@ -55,14 +66,3 @@ const NOTIFY_WORDS: Readonly<Record<NotifyState, string>> = {
   denied: 'Notifications are off for this page: the browser’s settings turn them on. Timers ring while it is open.',
   none: 'This browser has no notifications for pages. Timers ring while Fobbet is open.',
 };
-
-async function offlineState(): Promise<Offline> {
-  if (!('serviceWorker' in navigator)) return 'none';
-  try {
-    const registration = await navigator.serviceWorker.getRegistration();
-    if (registration?.active) return 'kept';
-    return registration ? 'coming' : 'none';
-  } catch {
-    return 'none';
-  }
-}
