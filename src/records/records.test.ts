@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import fc from 'fast-check';
+import { motifKey } from '@/core/stations';
 import { FORMATS } from '@/testing/formats';
 import { NOW, readyPiece } from '@/testing/builders';
 import {
@@ -12,6 +13,7 @@ import {
   newPiece,
   readPiece,
   readSettings,
+  withPictures,
 } from './index';
 
 /** A piece as version 4 stored it. */
@@ -143,6 +145,17 @@ describe('the stored piece', () => {
     );
     expect(JSON.parse(JSON.stringify(readyPiece()))).toEqual(readyPiece());
   });
+});
+
+it('a piece whose picture gets another id keeps its motif', () => {
+  const { sheet, picture } = readyPiece();
+  const found = { of: motifKey(picture), rings: [[{ x: 0, y: 0 }]] };
+  const renamed = withPictures(readyPiece({ sheet: { ...sheet, motif: found } }), (id) => `${id}-b`);
+  expect(renamed.sheet.motif).toEqual({ ...found, of: motifKey(renamed.picture) });
+  expect(renamed.picture.pictureId).toBe('picture-1-b');
+  const other = { ...found, of: 'of another picture' };
+  const kept = withPictures(readyPiece({ sheet: { ...sheet, motif: other } }), (id) => `${id}-b`);
+  expect(kept.sheet.motif).toEqual(other);
 });
 
 describe('settings', () => {
