@@ -1,5 +1,6 @@
 import { expect, type Download, type Page } from '@playwright/test';
 import { STATIONS } from '../../src/core/stations';
+import { ANY_PIECE, keptPages } from '../../src/offline/pages';
 
 export const DEMO_URL = 'http://localhost:3418';
 
@@ -11,10 +12,7 @@ export async function openDemo(page: Page, path = '/'): Promise<void> {
 }
 
 /** Every place, and every station of a piece. */
-export const tourOf = (piece: string): string[] => [
-  ...['/', '/pieces', '/pieces/print', '/ahead', '/bench', '/stash', '/kept'],
-  ...STATIONS.map((station) => `/piece/${piece}/${station}`),
-];
+export const tourOf = (piece: string): string[] => keptPages(STATIONS).map((path) => path.replace(ANY_PIECE, piece));
 
 /** The page stands, with what it says. */
 export const stands = (page: Page) => page.locator('main:not([aria-busy="true"])').waitFor();

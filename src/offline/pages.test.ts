@@ -1,9 +1,11 @@
 import { STATIONS } from '@/core/stations';
+import { PLACES } from '@/features/shell/places';
 import { ANY_PIECE, keptPageFor, keptPages } from './pages';
 
 const kept = keptPages(STATIONS);
 
 it('keeps a page for every place and every station, of whichever piece', () => {
+  for (const { href } of PLACES) expect(kept).toContain(href);
   for (const place of ['/', '/pieces', '/pieces/print', '/ahead', '/bench', '/stash', '/kept', '/pieces/'])
     expect(kept).toContain(keptPageFor(place).page);
   for (const station of STATIONS) {

@@ -5,7 +5,7 @@ import { dueAt } from '@/core/stations';
 import { foresee, runSteps, type Foreseen, type RunStep } from '@/core/plan';
 import { MS_PER_HOUR, MS_PER_MINUTE } from '@/core/shared';
 import { buildInstance, type Built, type JobInPlan } from '@/core/schedule';
-import { useInSlices, usePlannedPieces, useShelf, type PlannedPiece } from '@/features/shelf';
+import { isWaiting, useInSlices, usePlannedPieces, useShelf, type PlannedPiece } from '@/features/shelf';
 import { useStash } from '@/features/at-hand';
 import { freeHoursOf, type Agenda, type Piece } from '@/records';
 import { timeZoneHere } from '@/ui';
@@ -89,7 +89,7 @@ function foreseenOf({ planned, atHand, now }: ForeseenInput): InPlan | null {
 /** What waits or is due comes first, then what was worked on last. */
 function soonestFirst({ planned: one }: InPlan, { planned: other }: InPlan): number {
   const due = ({ piece }: PlannedPiece) => dueAt(piece.dueOn) ?? Infinity;
-  const waits = ({ plan }: PlannedPiece) => Number(plan.cure.clock !== null || plan.seal.clock?.nextCoatAt != null);
+  const waits = ({ plan }: PlannedPiece) => Number(isWaiting(plan));
   const [a, b] = [due(one), due(other)];
   if (waits(one) !== waits(other)) return waits(other) - waits(one);
   return a === b ? other.piece.updatedAt - one.piece.updatedAt : a - b;

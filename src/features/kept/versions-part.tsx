@@ -1,8 +1,6 @@
 'use client';
-import { useLiveQuery } from 'dexie-react-hooks';
 import { useReport } from '@/features/shell';
 import { useVersions } from './use-versions';
-import { database, versionsOf } from '@/storage';
 import { Note, Part, TextButton, clockTime, useNow } from '@/ui';
 import { RECORD_WORDS, changeWords, upperFirst } from '@/words';
 import type { RecordKind } from '@/records';
@@ -27,8 +25,7 @@ export const VersionsPart = () => (
 function VersionsOf({ kind }: { kind: RecordKind }) {
   const now = useNow();
   const report = useReport();
-  const versions = useLiveQuery(() => versionsOf(database(), kind), [kind]);
-  const { step } = useVersions(kind);
+  const { versions, step } = useVersions(kind);
   if (!versions || (versions.all.length === 0 && !versions.redo)) return null;
   const backTo = async (count: number) => {
     for (const { mark } of versions.all.slice(0, count)) if (!report(await step('undo', mark))) return;

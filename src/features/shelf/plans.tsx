@@ -88,12 +88,14 @@ export function PlansProvider({ children }: { children: ReactNode }) {
   return <PlansContext.Provider value={plans}>{children}</PlansContext.Provider>;
 }
 
+/** Whether a wait is on its way, so that the clock alone changes what stands next. */
+export const isWaiting = ({ cure, seal }: PiecePlan): boolean => cure.clock !== null || seal.clock?.nextCoatAt != null;
+
 /** A piece that waits is looked at each time; for the others the hour in which they are looked at says little. */
 function isFresh({ of: then, out }: { of: PlanInput; out: PlanOutput }, now: PlanInput): boolean {
   if (then.piece !== now.piece || then.picture !== now.picture || then.atHand !== now.atHand) return false;
   const passed = now.at - then.at;
-  const waits = 'plan' in out && (out.plan.cure.clock !== null || out.plan.seal.clock?.nextCoatAt != null);
-  return waits ? passed === 0 : passed >= 0 && passed < MS_PER_HOUR;
+  return 'plan' in out && isWaiting(out.plan) ? passed === 0 : passed >= 0 && passed < MS_PER_HOUR;
 }
 
 function planOf({ piece, picture, atHand, at }: PlanInput): PlanOutput {

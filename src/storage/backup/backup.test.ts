@@ -232,6 +232,34 @@ describe('a backup', () => {
     expect(moved).toMatchObject({ ok: false, error: { code: 'backup-moved' } });
   });
 
+  it('two stashes that hold too much together are refused, and nothing is taken in', async () => {
+    const many = (from: string) => Array.from({ length: 1100 }, (_, n) => newItem(`${from}${n}`, 'tool', 'Brush', NOW));
+    const other = browser();
+    await changeStash(other, () => ({ items: many('there-') }));
+    await addPieces(other, [readyPiece()]);
+    const db = browser();
+    await changeStash(db, () => ({ items: many('here-') }));
+    const before = await contentOf(db);
+    const refused = await restore(db, await openAll(await saveAll(other)), { records: { stash: 'both' } });
+    expect(refused).toMatchObject({ ok: false, error: { code: 'stash-too-many' } });
+    expect(await contentOf(db)).toEqual(before);
+  });
+
+  it('what can’t be read here is put aside whole before the file’s takes its place', async () => {
+    const backup = await openAll(await saveAll(await filled()));
+    const db = browser();
+    await db.pieces.put({ ...readyPiece(), version: 99 } as unknown as Piece);
+    await db.stash.put({ ...EMPTY_STASH, version: 99 } as unknown as typeof EMPTY_STASH);
+    await restore(db, backup, { pieces: { 'piece-1': 'file' }, records: { stash: 'file' } });
+    expect(await nameIn(db)).toBe('Board');
+    expect((await storedStash(db)).ok).toBe(true);
+    const aside = await db.aside.toArray();
+    expect(aside.map(({ kind, data }) => [kind, (data as { version: number }).version]).sort()).toEqual([
+      ['piece', 99],
+      ['stash', 99],
+    ]);
+  });
+
   it('what this program can’t read goes along as it is, and is put aside there', async () => {
     const db = await filled();
     const newer = { ...readyPiece(), id: 'newer', version: 99 } as unknown as Piece;

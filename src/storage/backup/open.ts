@@ -143,7 +143,7 @@ async function read(file: Blob, zip: ZipReader<Blob>, onProgress: (share: number
     const [bytes, preview] = [blobs.get(`pictures/${index}`), blobs.get(`previews/${index}`)];
     if (!bytes || !preview) return refuse('backup-damaged', `expected the picture ${record.name}`);
     if (bytes.size !== record.bytes) return refuse('backup-damaged', `${record.name} has another size`);
-    opened.pictures.push({ ...record, file: typed(bytes, record.type), preview: typed(preview, 'image/webp') });
+    opened.pictures.push({ ...record, file: typed(bytes, record.type), preview: typed(preview, 'image/jpeg') });
   });
   return opened;
 }

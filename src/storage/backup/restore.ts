@@ -1,8 +1,12 @@
 import { fail, ok, type Result } from '@/core/shared';
 import {
+  MOST_ITEMS,
   checkStash,
   picturesOf,
+  readAgenda,
   readPiece,
+  readRoom,
+  readStash,
   withPictures,
   type BackupCode,
   type Piece,
@@ -37,6 +41,7 @@ export interface RestoreOrder {
   label: string;
   copyName: (name: string) => string;
 }
+type RestoreCode = BackupCode | StorageCode | 'stash-too-many';
 export interface Restored {
   pieces: number;
   records: number;
@@ -58,17 +63,16 @@ interface Arrival {
  *
  * @returns `backup-moved` where something that was compared has changed since
  */
-export async function restoreBackup(
-  db: FobbetDatabase,
-  order: RestoreOrder,
-): Promise<Result<Restored, BackupCode | StorageCode>> {
+export async function restoreBackup(db: FobbetDatabase, order: RestoreOrder): Promise<Result<Restored, RestoreCode>> {
   const { backup, now } = order;
   const { arrivals, ids, fresh } = await arrivalsOf(db, order);
-  const done = await written<Restored, BackupCode>(() =>
-    db.transaction('rw', db.tables, async (): Promise<Result<Restored, BackupCode>> => {
+  const done = await written<Restored, RestoreCode>(() =>
+    db.transaction('rw', db.tables, async (): Promise<Result<Restored, RestoreCode>> => {
       for (const { id, hereRevision } of order.comparison.pieces)
         if (((await db.pieces.get(id))?.revision ?? null) !== hereRevision)
           return fail('backup-moved', `piece ${id} changed since`);
+      const chosen = await recordsChosen(db, order);
+      if (!chosen.ok) return chosen;
       await putPictures(db, fresh);
       for (const { piece, as, removedAt } of arrivals) {
         if (as === 'removed') await db.removed.put({ id: piece.id, removedAt, piece });
@@ -77,7 +81,7 @@ export async function restoreBackup(
           await db.pieces.put(piece);
         } else await lieOver(db, piece, order);
       }
-      const records = await takeRecords(db, order);
+      const records = await takeRecords(db, chosen.value, order);
       await db.timers.bulkPut(
         backup.timers.filter(
           ({ rangAt, endsAt, pausedLeftMs }) => rangAt === null && (endsAt > now || pausedLeftMs !== null),
@@ -143,33 +147,63 @@ async function picturesApart(db: FobbetDatabase, pictures: readonly StoredPictur
 /** The file's state of a piece takes the place of what is here, as a change that can be undone. */
 async function lieOver(db: FobbetDatabase, piece: Piece, { now, label }: RestoreOrder): Promise<void> {
   const before = await db.pieces.get(piece.id);
+  const isKnown = before !== undefined && readPiece(before).ok;
   const after = { ...piece, revision: Math.max(before?.revision ?? 0, piece.revision) + 1, updatedAt: now };
-  if (before) await remember(db, { before, after, label, at: now });
+  if (isKnown) await remember(db, { before, after, label, at: now });
+  else if (before) await db.aside.add({ kind: 'piece', at: now, data: before });
   await db.pieces.put(after);
 }
 
-async function takeRecords(db: FobbetDatabase, { backup, comparison, choices }: RestoreOrder): Promise<number> {
-  let taken = 0;
+interface Taken {
+  kind: RecordKind;
+  before: Record<string, unknown> | undefined;
+  after: object;
+}
+
+/** Which records change and to what, held to what can be kept before anything is written. */
+async function recordsChosen(
+  db: FobbetDatabase,
+  { backup, comparison, choices }: RestoreOrder,
+): Promise<Result<Taken[], RestoreCode>> {
+  const taken: Taken[] = [];
   for (const { kind, fate } of comparison.records) {
     const choice = choices.records[kind] ?? 'here';
-    if (fate === 'same' || (fate === 'both' && choice === 'here')) continue;
+    const theirs = backup[kind];
+    if (theirs === null || fate === 'same' || (fate === 'both' && choice === 'here')) continue;
     const before = await db.table<Record<string, unknown>, string>(kind).get(kind);
-    const theirs = { ...backup[kind] };
     const after = kind === 'stash' && choice === 'both' ? joined(before, backup.stash) : theirs;
-    if (before) await rememberVersion(db, kind, before, after);
+    if (kind === 'stash' && !checkStash(after).ok)
+      return fail('stash-too-many', 'both stashes together', { values: { most: MOST_ITEMS } });
+    taken.push({ kind, before, after });
+  }
+  return ok(taken);
+}
+
+async function takeRecords(
+  db: FobbetDatabase,
+  taken: readonly Taken[],
+  { backup, now }: RestoreOrder,
+): Promise<number> {
+  for (const { kind, before, after } of taken) {
+    // What can't be read is never written over: it is put aside whole.
+    if (before && isReadable(kind, before)) await rememberVersion(db, kind, before, { ...after });
+    else if (before) await db.aside.add({ kind, at: now, data: before });
     await db.table(kind).put(after);
-    taken++;
   }
   for (const kind of ['stash', 'agenda', 'room', 'settings'] as const)
     if ((await db.versions.where('kind').equals(kind).count()) === 0)
       await db.versions.bulkAdd(
         backup.versions.filter((version) => version.kind === kind).map(({ number: _number, ...version }) => version),
       );
-  return taken;
+  return taken.length;
 }
 
+const READERS = { stash: readStash, agenda: readAgenda, room: readRoom } as const;
+/** Settings are read key by key, whatever they hold. */
+const isReadable = (kind: RecordKind, data: unknown): boolean => kind === 'settings' || READERS[kind](data).ok;
+
 /** What is here, with the file's items that are not. */
-function joined(here: Record<string, unknown> | undefined, file: Stash | null): Record<string, unknown> {
+function joined(here: Record<string, unknown> | undefined, file: Stash | null): object {
   const mine = checkStash(here);
   if (!mine.ok || !file) return { ...file };
   const known = new Set(mine.value.items.map(({ id }) => id));
