@@ -195,12 +195,13 @@ describe('a piece from elsewhere', () => {
     expect(await db.pictureFacts.get('anew-0')).toMatchObject({ sha256: other.sha256 });
   });
 
-  it('shares a picture that is here already, if its file is', async () => {
+  it('shares a picture that is here already, and gives a lost file back to it', async () => {
     expect(await taken(storedPicture('picture-1'))).toBe('picture-1');
     expect(await db.pictures.count()).toBe(1);
     await db.pictures.clear();
     await db.pieces.delete('piece-2');
-    expect(await taken(storedPicture('picture-1'))).toBe('anew-0');
+    expect(await taken(storedPicture('picture-1'))).toBe('picture-1');
+    expect(await db.pictures.count()).toBe(1);
   });
 });
 

@@ -47,34 +47,54 @@ export async function dropPictures(db: FobbetDatabase, isWanted: (id: string) =>
   }
 }
 
-/**
- * A piece that comes from elsewhere, set apart from what is here: a picture whose id another picture has gets an id of
- * its own, and one that is here already with the same content is taken as it is.
- */
+/** Pictures that come from elsewhere, held against those here. */
+interface Apart {
+  /** Ids of the arriving pictures here: their own, or anew where another picture has it. */
+  ids: Map<string, string>;
+  /** Of those that arrive, what is here already with the same content. */
+  known: Set<string>;
+  /** What is here by its facts, but whose files are lost: the arriving ones stand in for them. */
+  lost: Set<string>;
+}
+
+export async function setApart(
+  db: FobbetDatabase,
+  pictures: readonly Pick<StoredPicture, 'id' | 'sha256'>[],
+  newId: () => string = () => '',
+): Promise<Apart> {
+  const facts = await pictureFacts(
+    db,
+    pictures.map(({ id }) => id),
+  );
+  const here = new Map(facts.map(({ id, sha256 }) => [id, sha256] as const));
+  const whole = new Set(
+    await db.pictures
+      .where('id')
+      .anyOf([...here.keys()])
+      .primaryKeys(),
+  );
+  const alike = pictures.filter(({ id, sha256 }) => here.get(id) === sha256).map(({ id }) => id);
+  return {
+    ids: new Map(
+      pictures.map(({ id, sha256 }) => [id, here.has(id) && here.get(id) !== sha256 ? newId() : id] as const),
+    ),
+    known: new Set(alike.filter((id) => whole.has(id))),
+    lost: new Set(alike.filter((id) => !whole.has(id))),
+  };
+}
+
+/** A piece that comes from elsewhere with its pictures, by the ids that they get here; without those that are here. */
 export async function apart(
   db: FobbetDatabase,
   piece: Piece,
   pictures: readonly StoredPicture[],
   newId: () => string,
 ): Promise<{ piece: Piece; pictures: StoredPicture[] }> {
-  const facts = await pictureFacts(
-    db,
-    pictures.map(({ id }) => id),
-  );
-  const whole = new Set(
-    await db.pictures
-      .where('id')
-      .anyOf(facts.map(({ id }) => id))
-      .primaryKeys(),
-  );
-  const here = new Map(facts.map(({ id, sha256 }) => [id, whole.has(id) ? sha256 : 'without its file'] as const));
-  const ids = new Map(
-    pictures.map(({ id, sha256 }) => [id, here.has(id) && here.get(id) !== sha256 ? newId() : id] as const),
-  );
+  const { ids, known } = await setApart(db, pictures, newId);
   return {
     piece: withPictures(piece, (id) => ids.get(id) ?? null),
     pictures: pictures
-      .filter(({ id, sha256 }) => here.get(id) !== sha256)
+      .filter(({ id }) => !known.has(id))
       .map((picture) => ({ ...picture, id: ids.get(picture.id) ?? picture.id })),
   };
 }

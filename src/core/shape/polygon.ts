@@ -1,7 +1,7 @@
 /**
  * Closed outlines as rings of points, mm, y down. Boolean work and offsets by a clipping library on a grid of 0.1 µm;
  * rings it returns are simple. Its engine and its offsets are taken by their files: its front file brings all that it
- * can. Circles become polygons of `ROUND_SIDES` whose area is short by 0.002 %.
+ * can. Circles become polygons that lie within 2 µm of them, of at most `MOST_SIDES`: an area is short by 0.01 % at most.
  */
 import {
   ClipType,
@@ -22,13 +22,16 @@ export interface PointMm {
 }
 export type Ring = readonly PointMm[];
 
-const ROUND_SIDES = 720;
+const SIDES_WITHIN_MM = 0.002;
+const FEWEST_SIDES = 96;
+const MOST_SIDES = 720;
 const DECIMALS = 4;
 const STEPS_PER_MM = 10 ** DECIMALS;
 const ROUND_WITHIN_MM = 0.005;
-/** A twentieth of a printed dot; for a hole that closes, a quarter. */
+/** How far an outline may leave itself before it is offset: a twentieth of a printed dot. */
 const THINNED_WITHIN_MM = 0.005;
-const HOLES_WITHIN_MM = 0.02;
+/** For arcs that the offset makes smaller or closes up: a two-hundredth of the way, at most. */
+const closingWithinMm = (byMm: number): number => Math.min(0.05, Math.max(THINNED_WITHIN_MM, Math.abs(byMm) / 200));
 const MITRE_LIMIT = 3;
 
 const toPaths = (rings: readonly Ring[]): PathsD =>
@@ -79,7 +82,7 @@ export const offsetRings = (
   };
   const open = uniteRings(rings)
     .filter(stays)
-    .map((ring) => thinned(ring, byMm > 0 && shrinks(ring) ? HOLES_WITHIN_MM : THINNED_WITHIN_MM));
+    .map((ring) => thinned(ring, byMm));
   const offset = new ClipperOffset(MITRE_LIMIT, ROUND_WITHIN_MM * STEPS_PER_MM);
   const join = corners === 'round' ? JoinType.Round : JoinType.Miter;
   offset.addPaths(toGrid(toPaths(open)), join, EndType.Polygon);
@@ -88,20 +91,20 @@ export const offsetRings = (
   return toRings(grown.map((path) => path.map(({ x, y }) => ({ x: x / STEPS_PER_MM, y: y / STEPS_PER_MM }))));
 };
 
-/** A ring without the points that lie nearer than `withinMm` to the line between those that stay. */
-function thinned(ring: Ring, withinMm: number): PointMm[] {
+/** A ring without the points that an offset by some millimetres can do without. */
+function thinned(ring: Ring, byMm: number): PointMm[] {
   const kept: PointMm[] = [];
   for (let at = 0; at < ring.length;) {
     kept.push(ring[at]!);
     let next = at + 1;
-    while (next + 1 < ring.length && isNearLine(ring, at, next + 1, withinMm)) next++;
+    while (next + 1 < ring.length && isNearLine(ring, at, next + 1, byMm)) next++;
     at = next;
   }
   return kept.length < 3 ? [...ring] : kept;
 }
 
-/** Whether all points between two of a ring lie near the line between them. */
-function isNearLine(ring: Ring, from: number, to: number, withinMm: number): boolean {
+/** Whether all points between two of a ring lie near the line between them, nearer on the side that the offset opens. */
+function isNearLine(ring: Ring, from: number, to: number, byMm: number): boolean {
   const [start, end] = [ring[from]!, ring[to]!];
   const [dx, dy] = [end.xMm - start.xMm, end.yMm - start.yMm];
   const length = Math.hypot(dx, dy);
@@ -109,8 +112,9 @@ function isNearLine(ring: Ring, from: number, to: number, withinMm: number): boo
   for (let between = from + 1; between < to; between++) {
     const { xMm, yMm } = ring[between]!;
     const along = ((xMm - start.xMm) * dx + (yMm - start.yMm) * dy) / length;
-    const beside = Math.abs((xMm - start.xMm) * dy - (yMm - start.yMm) * dx) / length;
-    if (beside > withinMm || along < 0 || along > length) return false;
+    const outsideMm = ((xMm - start.xMm) * dy - (yMm - start.yMm) * dx) / length;
+    const withinMm = outsideMm * byMm < 0 ? closingWithinMm(byMm) : THINNED_WITHIN_MM;
+    if (Math.abs(outsideMm) > withinMm || along < 0 || along > length) return false;
   }
   return true;
 }
@@ -135,8 +139,19 @@ export const rectRing = ({ xMm, yMm, widthMm, heightMm }: RectMm): PointMm[] => 
   { xMm, yMm: yMm + heightMm },
 ];
 
+/** How many sides keep a polygon within 2 µm of a circle; a whole number of quarters. */
+const sidesFor = (radiusMm: number): number => {
+  const wanted = Math.PI / Math.acos(1 - Math.min(1, SIDES_WITHIN_MM / radiusMm));
+  return 4 * Math.ceil(Math.min(MOST_SIDES, Math.max(FEWEST_SIDES, wanted)) / 4);
+};
+
 /** An ellipse as a ring. */
-export const ovalRing = (centre: PointMm, radiusXMm: number, radiusYMm: number, sides = ROUND_SIDES): PointMm[] =>
+export const ovalRing = (
+  centre: PointMm,
+  radiusXMm: number,
+  radiusYMm: number,
+  sides = sidesFor(Math.max(radiusXMm, radiusYMm)),
+): PointMm[] =>
   Array.from({ length: sides }, (_, index) => {
     const angle = (index / sides) * 2 * Math.PI;
     return { xMm: centre.xMm + radiusXMm * Math.cos(angle), yMm: centre.yMm + radiusYMm * Math.sin(angle) };

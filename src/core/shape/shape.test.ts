@@ -260,7 +260,7 @@ describe('polygons', () => {
         expect(ringsAreaMm2(grown)).toBeGreaterThan(area);
         expect(ringsAreaMm2(offsetRings([points], -by, 'round'))).toBeLessThan(area);
         // Closing (out and back in) never loses ground.
-        expect(ringsAreaMm2(offsetRings(grown, -by, 'round'))).toBeGreaterThan(area * 0.999);
+        expect(ringsAreaMm2(offsetRings(grown, -by, 'round'))).toBeGreaterThan(area * 0.998);
       }),
       { numRuns: 60 },
     );

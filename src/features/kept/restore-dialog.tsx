@@ -160,12 +160,13 @@ export function RestoreDialog({ file, onClose }: { file: File; onClose: () => vo
   );
 }
 
-const bringsNothing = ({ pieces, records, removed }: Comparison): boolean =>
+const bringsNothing = ({ pieces, records, removed, mended }: Comparison): boolean =>
   removed === 0 &&
+  mended === 0 &&
   pieces.every(({ fate }) => fate === 'same' || fate === 'here') &&
   records.every(({ fate }) => fate === 'same');
 
-function summary({ pieces, records, removed }: Comparison): string {
+function summary({ pieces, records, removed, mended }: Comparison): string {
   const count = (fate: ComparedPiece['fate']) => pieces.filter((piece) => piece.fate === fate).length;
   const fresh = records.filter(({ fate }) => fate === 'new').map(({ kind }) => RECORD_WORDS[kind].toLowerCase());
   const parts = [
@@ -174,6 +175,7 @@ function summary({ pieces, records, removed }: Comparison): string {
     [count('same') + count('here'), 'as they are here, or older'],
     [count('both') + count('removed'), 'to choose about'],
     [removed, 'in its bin'],
+    [mended, mended === 1 ? 'lost picture that it brings back' : 'lost pictures that it brings back'],
   ] as const;
   const said = parts.flatMap(([number, text]) => (number > 0 ? [`${number} ${text}`] : []));
   const all = `${counted(pieces.length, 'piece', 'pieces')}${said.length > 0 ? `: ${said.join(', ')}` : ''}.`;

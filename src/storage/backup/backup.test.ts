@@ -284,6 +284,15 @@ describe('a backup', () => {
   });
 });
 
+it('a picture whose file is lost here comes back from a copy, where nothing else has changed', async () => {
+  const db = await filled();
+  const copy = await saveAll(db);
+  await db.pictures.delete('picture-1');
+  const restored = await restore(db, await openAll(copy));
+  expect(restored).toMatchObject({ ok: true, value: { pieces: 0, pictures: 1 } });
+  expect(await db.pictures.get('picture-1')).toBeDefined();
+});
+
 describe('a file that is none, or no longer whole', () => {
   const code = async (file: Blob) => {
     const read = await openBackup(file);

@@ -1,6 +1,7 @@
 import { equalData } from '@/core/shared';
 import { readPiece, readSettings, type Agenda, type Piece, type RecordKind, type Settings } from '@/records';
 import type { FobbetDatabase, HistoryEntry } from '../db';
+import { setApart } from '../pictures';
 import { storedAgenda, storedRoom, storedStash } from '../singles';
 import { markOf, type BackedUpPiece, type OpenBackup } from './open';
 
@@ -28,6 +29,8 @@ export interface Comparison {
   records: ComparedRecord[];
   /** Removed pieces of the file that are nowhere here. */
   removed: number;
+  /** Pictures whose files are lost here and are in the file. */
+  mended: number;
 }
 
 /** Holds a backup against what is here, and touches nothing. */
@@ -51,7 +54,8 @@ export async function compareBackup(db: FobbetDatabase, backup: OpenBackup): Pro
       fileAt: updatedAt,
     });
   }
-  return { pieces, records: await recordFates(db, backup), removed };
+  const { lost } = await setApart(db, backup.pictures);
+  return { pieces, records: await recordFates(db, backup), removed, mended: lost.size };
 }
 
 async function fateOf(db: FobbetDatabase, { piece, marks, undo }: BackedUpPiece, stored: unknown): Promise<Fate> {

@@ -13,11 +13,10 @@ import {
   type RecordKind,
   type Stash,
   type StorageCode,
-  type StoredPicture,
 } from '@/records';
 import type { FobbetDatabase, HistoryEntry } from '../db';
 import { written } from '../failures';
-import { pictureFacts, putPictures } from '../pictures';
+import { putPictures, setApart } from '../pictures';
 import { remember } from '../pieces';
 import { rememberVersion } from '../versions';
 import type { Comparison } from './compare';
@@ -98,7 +97,7 @@ export async function restoreBackup(db: FobbetDatabase, order: RestoreOrder): Pr
 /** Which pieces come in and as what, with pictures that stand in nobody's way. */
 async function arrivalsOf(db: FobbetDatabase, { backup, comparison, choices, newId, copyName }: RestoreOrder) {
   const arrivals: Arrival[] = [];
-  const { ids, known } = await picturesApart(db, backup.pictures, newId);
+  const { ids, known, lost } = await setApart(db, backup.pictures, newId);
   const apart = (piece: Piece) => withPictures(piece, (id) => ids.get(id) ?? id);
   const compared = new Map(comparison.pieces.map((one) => [one.id, one]));
   for (const { piece, removedAt } of backup.pieces) {
@@ -117,31 +116,8 @@ async function arrivalsOf(db: FobbetDatabase, { backup, comparison, choices, new
   }
   const wanted = new Set(arrivals.map(({ from }) => from));
   // Their undo steps refer to pictures too: those that come along are all that nobody here has.
-  const fresh = wanted.size === 0 ? [] : backup.pictures.filter(({ id }) => !known.has(id));
+  const fresh = backup.pictures.filter(({ id }) => lost.has(id) || (wanted.size > 0 && !known.has(id)));
   return { arrivals, ids, fresh: fresh.map((picture) => ({ ...picture, id: ids.get(picture.id) ?? picture.id })) };
-}
-
-/** Ids of the file's pictures here: their own, or anew where another picture has it; and which are here already. */
-async function picturesApart(db: FobbetDatabase, pictures: readonly StoredPicture[], newId: () => string) {
-  const here = new Map(
-    (
-      await pictureFacts(
-        db,
-        pictures.map(({ id }) => id),
-      )
-    ).map(({ id, sha256 }) => [id, sha256]),
-  );
-  const whole = new Set(
-    await db.pictures
-      .where('id')
-      .anyOf([...here.keys()])
-      .primaryKeys(),
-  );
-  const known = new Set(
-    pictures.filter(({ id, sha256 }) => whole.has(id) && here.get(id) === sha256).map(({ id }) => id),
-  );
-  const ids = new Map(pictures.map(({ id, sha256 }) => [id, here.has(id) && here.get(id) !== sha256 ? newId() : id]));
-  return { ids, known };
 }
 
 /** The file's state of a piece takes the place of what is here, as a change that can be undone. */
