@@ -69,7 +69,13 @@ export function demoPieces(now: number): Piece[] {
     lay: { ...board.lay, laidAt: now - 7 * MS_PER_HOUR, mediumUsedMl: 40 },
     keep: {
       ...board.keep,
-      prices: { print: 0.4, blank: 6.5, binderBottle: { price: 14, ml: 237 }, sealerBottle: { price: 11, ml: 375 } },
+      prices: {
+        print: 0.4,
+        blank: 6.5,
+        binderBottle: { price: 14, ml: 237 },
+        sealerBottle: { price: 11, ml: 375 },
+        paintTin: { price: 9, ml: 250 },
+      },
     },
   };
 

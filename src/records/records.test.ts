@@ -94,6 +94,29 @@ const CASES: Readonly<Record<number, () => void>> = {
     });
     expect(readPiece(old({ school: null })).ok).toBe(true);
   },
+  6: () => {
+    const { surface, keep, ...piece } = readyPiece();
+    const { paintAge: _a, underColour: _u, ...oldSurface } = surface;
+    const { paintTin: _p, ...prices } = keep.prices;
+    const done = [{ step: 'mend', at: NOW, minutes: null, planned: 15 }];
+    const old = {
+      ...piece,
+      version: 6,
+      surface: oldSurface,
+      keep: { ...keep, prices },
+      seal: { ...piece.seal, sheen: 'matte' },
+      work: { done, draws: [] },
+    };
+    expect(readPiece(old)).toMatchObject({
+      ok: true,
+      value: {
+        surface: { paintAge: null, underColour: null },
+        keep: { prices: { paintTin: { price: null, ml: null } } },
+        seal: { sheen: 'matte' },
+        work: { done: [{ step: 'mend', early: false }] },
+      },
+    });
+  },
 };
 
 describe('the stored piece', () => {

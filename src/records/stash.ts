@@ -2,7 +2,7 @@ import Joi from 'joi';
 import { BINDERS, PRINTS, SEALERS, type BinderId, type LabelValues, type PrintId, type SealerId } from '@/core/craft';
 import { type AtHand, type PrinterAtHand, TRUE_PRINTER, type PrinterTruth } from '@/core/at-hand';
 import { anyOf, day, figure, instant, item, list, maybe, named, oneOf, section, words } from './fields';
-import type { Result } from '@/core/shared';
+import { sum, type Result } from '@/core/shared';
 import { checkRecord, migrateToCurrent, type Migration, type VersionCode } from './version';
 
 /** Version 1 had notes on binders; 2 has items of every kind, with what is left of them. */
@@ -211,6 +211,10 @@ export function atHandOf({ printer, papers, skill, truth, items }: Stash): Omit<
     });
     return Object.fromEntries(priced.reverse()) as Partial<Record<Id, number>>;
   };
+  const meanPrice = (kind: ItemKind): number | null => {
+    const prices = items.flatMap((item) => (item.kind === kind ? (perUnit(item) ?? []) : []));
+    return prices.length === 0 ? null : sum(prices) / prices.length;
+  };
   const binders = items.filter((item) => item.kind === 'binder' && item.material !== null);
   const ovens = items.filter((item) => item.kind === 'oven' && item.limitC !== null).map((item) => item.limitC ?? 0);
   return {
@@ -220,6 +224,7 @@ export function atHandOf({ printer, papers, skill, truth, items }: Stash): Omit<
     truth,
     pricePerMl: pricesOf<BinderId>('binder'),
     sealerPricePerMl: pricesOf<SealerId>('sealer'),
+    paintPricePerMl: meanPrice('paint'),
     pricePerSheet: pricesOf<PrintId>('paper'),
     labels: Object.fromEntries(binders.map(({ material, label }) => [material, label]).reverse()) as AtHand['labels'],
     ovenLimitC: ovens.length ? Math.max(...ovens) : null,

@@ -1,5 +1,6 @@
 import { BINDERS, PRINTS, SURFACES, printById, type PrintId } from '@/core/craft';
 import { NOTHING_SAID } from '@/core/at-hand';
+import { placesOf } from '@/core/coat';
 import { rankMethods, type Candidate, type MethodContext } from '@/core/method';
 import { lightnessOf } from '@/core/colour';
 import { BINDER_WORDS, PRINT_WORDS, SURFACE_WORDS } from '@/words';
@@ -28,7 +29,9 @@ function table(print: PrintId): string {
       finish: 'bare',
       hasBaseCoat: false,
       groundLightness: lightnessOf(surface.bareColour),
-      areaMm2: 60_000,
+      ground: surface,
+      places: placesOf(60_000),
+      reachedMm2: 60_000,
       lettering: false,
       whites: 'either',
       look: 'any',

@@ -8,7 +8,10 @@ export {
   HAND_STEPS,
   OVEN_REFUSALS,
   OVEN_WORDS,
+  PAINT_AGE_NAMES,
   PRINT_WORDS,
+  OFF_WORDS,
+  READY_WORDS,
   REMOVAL_TITLES,
   SCHOOL_NAMES,
   SEALER_WORDS,
@@ -33,6 +36,7 @@ export {
 } from './methods';
 export { prepTitle, prepWhy } from './preparation';
 export { REPAIR_WORDS } from './repairs';
+export { WATER_WORDS } from './rubbing';
 export { sealerReasons } from './sealing';
 export { SHAPE_WORDS, SIZE_NAMES } from './shapes';
 export { MISSING_WORDS, NEXT_WORDS, STATE_WORDS, STATION_NAMES } from './stations';

@@ -22,6 +22,9 @@ export const CONDITION_WORDS: Readonly<Record<ConditionCode, string>> = {
     'if white or light transfer chalk takes the place of graphite: pencil does not show on dark ground.',
   'swatch-of-heat-set': 'if a swatch of the heat-set print does not bleed. Expect a paler picture.',
   'paler-ink': 'if a paler, softer picture will do: the dye runs a little before it is peeled.',
+  'much-paler-ink':
+    'if you accept a paler picture: water takes dye that nothing has set with every pass. Heat-setting it first, or the tacky peel, keeps more.',
+  'coated-smooth-first': 'if a base coat of chalk-type paint fills the weave first: the liner must touch everywhere.',
   'led-only': 'if it holds an LED: never on a candle that will burn.',
   'two-people': 'if two people coat and lay together: this binder skins before one pair of hands is round.',
   'in-parts': 'if it is laid in parts: these sheets are no larger than a page.',
@@ -50,6 +53,8 @@ export function refusalWords(refusal: Refusal): string {
       return `${PRINT_WORDS[refusal.print].name}: ${PRINT_WORDS[refusal.print].note}`;
     case 'needs-plain-paper':
       return `${PRINT_WORDS[refusal.print].name}: ${PRINT_WORDS[refusal.print].note} This way needs plain paper.`;
+    case 'photo-not-traced':
+      return 'Only outlines can be traced: a photo has none to follow. Say at Picture that it is lettering or line art, or move it another way.';
     case 'other-print':
       return `Needs another print: ${PRINT_WORDS[refusal.needs].inText}.`;
   }
@@ -79,8 +84,6 @@ export function reasonWords(reason: Reason): string {
       return `Medium for about ${reason.cost.toFixed(2)} from your stash.`;
     case 'outlines-only':
       return 'Good for lettering and outlines; not for the rest of a picture.';
-    case 'no-photo-traced':
-      return 'Only outlines can be traced: a photo can’t.';
     case 'white-stays':
       return 'White stays white, as you want it.';
     case 'white-shows-surface':

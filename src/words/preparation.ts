@@ -24,7 +24,7 @@ const PREP_WORDS: Readonly<Record<PrepCode, PrepWords>> = {
     title: 'Seal the cut edges',
     why: 'Edges of sheet wood drink the medium out of the coat.',
   },
-  degrease: { title: 'Degrease', why: 'A fingerprint is enough to let the picture go.' },
+  degrease: { title: 'Degrease', why: 'A fingerprint or a trace of polish is enough to let the picture go.' },
   derust: { title: 'Brush off loose rust', why: 'Rust lifts with the paper.' },
   'wash-dry': {
     title: 'Wash it',
@@ -39,10 +39,19 @@ const PREP_WORDS: Readonly<Record<PrepCode, PrepWords>> = {
     why: 'Medium that soaks through glues both layers together.',
   },
   dust: { title: 'Dust off', why: 'Dust is a layer of holes.' },
+  'under-coat': {
+    title: 'First colour, to come through',
+    why: 'Where the edges are sanded through, this colour shows.',
+  },
   'base-coat': {
     title: 'Base coat',
     why: 'An even, porous, light ground: this is what shows where the picture is white.',
   },
+  'base-coat-2': {
+    title: 'Second base coat',
+    why: 'One coat lets the ground through: two cover.',
+  },
+  'dust-again': { title: 'Dust off again', why: 'Sanding dust under the print is a layer of holes.' },
   'light-sand': {
     title: 'Light sanding, 320',
     why: 'Takes off nibs that would hold the paper away.',

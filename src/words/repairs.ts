@@ -26,6 +26,24 @@ export const REPAIR_WORDS: Readonly<Record<RepairId, RepairWords>> = {
     how: 'A dot of acrylic on the tip of a fine brush; wipe the rest off.',
     why: 'A bubble leaves a round spot without toner.',
   },
+  'worn-places': {
+    title: 'Leave worn places, or touch them up',
+    inText: 'worn places',
+    how: 'Small places that stayed on the sheet look worn, which is expected. A dot of acrylic where one disturbs.',
+    why: 'What comes off whole leaves a little behind here and there.',
+  },
+  overhang: {
+    title: 'Trim what hangs over at the back',
+    inText: 'trim what hangs over',
+    how: 'A sharp knife along the stretcher, away from the hand, only when dry.',
+    why: 'Paper and film that stand off catch and tear.',
+  },
+  stain: {
+    title: 'Stain the bare wood',
+    inText: 'stain the bare wood',
+    how: 'Wipe a stain over picture and wood and take it off again: the wood darkens, the picture does not.',
+    why: 'Ties the picture to the board; a matter of taste.',
+  },
   outline: {
     title: 'Soften the raised outline',
     inText: 'soften the raised outline',

@@ -10,6 +10,8 @@ function reasonFor(reason: SealerReason, note: string, sheen: SheenId): string {
   switch (reason) {
     case 'as-noted':
       return note;
+    case 'sealed-by-tape':
+      return 'The decal lies under its own tape: nothing need go over it.';
     case 'yellows':
       return 'Yellows slightly.';
     case 'not-for-use':

@@ -1,8 +1,9 @@
 import { formatDuration } from '@/core/measure';
 import type { RunStep } from '@/core/plan';
 import type { StepTitle } from '@/core/stations';
-import { HAND_STEPS, SCHOOL_NAMES } from './craft';
+import { SCHOOL_TITLES } from './craft';
 import { prepTitle } from './preparation';
+import { upperFirst } from './text';
 
 /** What a step of the run is called. */
 export function stepTitle(title: StepTitle): string {
@@ -11,27 +12,36 @@ export function stepTitle(title: StepTitle): string {
       return prepTitle({ code: title.prep, coat: title.coat });
     case 'print':
       return `Print the ${title.mirrored ? 'mirrored ' : ''}sheet${title.traced ? ', and the traced layers unmirrored' : ''}`;
+    case 'heat-set':
+      return 'Set the print with heat in the oven';
+    case 'stick':
+      return 'Stick the decal on';
     case 'bed':
       return 'Coat the bed and let it dry';
     case 'lay':
-      return 'Coat and lay the print';
-    case 'lay-dry':
-      return SCHOOL_NAMES[title.school].name;
+      return SCHOOL_TITLES[title.school].lay;
     case 'rub-pass':
       return `Rub, pass ${title.number}`;
     case 'peel-pass':
       return `Peel and roll, pass ${title.number}`;
     case 'remove':
-      return HAND_STEPS[title.hand].replace(/\.$/, '');
+      return SCHOOL_TITLES[title.school].off;
     case 'trace-text':
       return `Trace and paint “${title.text}”`;
     case 'trace-drawing':
       return 'Trace and paint the drawing';
     case 'mend':
-      return title.traced ? 'Mend, and take the pencil off' : 'Wet test and mend';
+      return mendTitle(title);
     case 'coat':
       return `Seal, coat ${title.number}`;
   }
+}
+
+function mendTitle({ part, pencil, wetTest }: Extract<StepTitle, { code: 'mend' }>): string {
+  const first = wetTest ? 'Wet test, then ' : '';
+  if (part === 'sand') return upperFirst(`${first}sand edges and fibres dry`);
+  if (part === 'repaint') return upperFirst(`${first}repaint holes and worn places`);
+  return upperFirst(`${first}${pencil ? 'take the pencil off' : 'look it over'}`);
 }
 
 /** “45 min, then 8 h”. */

@@ -13,6 +13,8 @@ export interface AtHand {
   /** Price of a millilitre of each binder, where it is known. */
   pricePerMl: Partial<Record<BinderId, number>>;
   sealerPricePerMl: Partial<Record<SealerId, number>>;
+  /** Of the paint at hand, whatever its colour; null where none has a price. */
+  paintPricePerMl: number | null;
   pricePerSheet: Partial<Record<PrintId, number>>;
   labels: Partial<Record<BinderId, LabelValues>>;
   /** How hot the person's oven goes; null where nobody said. */
@@ -31,6 +33,7 @@ export const NOTHING_SAID: AtHand = {
   skill: 2,
   pricePerMl: {},
   sealerPricePerMl: {},
+  paintPricePerMl: null,
   pricePerSheet: {},
   labels: {},
   truth: TRUE_PRINTER,

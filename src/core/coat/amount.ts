@@ -1,10 +1,11 @@
 /**
- * Medium for a coat: volume = coated area × wet film × faces × absorbency × (1 + loss). Areas in mm², films in µm,
+ * Medium for a coat: volume = coated area × wet film × what drinks it × (1 + loss), face by face: the ground drinks by its
+ * own measure, paper by the same whatever it is laid on. Areas in mm², films in µm,
  * volume in ml. The coat goes a little past the print on the blank; on paper it ends with the paper. Source: bench
  * practice, where about 30 ml coats a letter-size print and its surface together. Known weakness: hands differ by a
  * third; the measured bottle corrects it.
  */
-import { nominalFilmUm, type BinderRecord, type CoatedFace, type SurfaceRecord } from '@/core/craft';
+import { nominalFilmUm, type BinderRecord, type CoatedFace, type Ground } from '@/core/craft';
 import { coatRings, coveredAreaMm2, onBlank, rectRing, type Blank, type Ring } from '@/core/shape';
 import { sum } from '@/core/shared';
 
@@ -25,47 +26,70 @@ export interface CoatAmount {
   outline: readonly Ring[];
 }
 
+/** Where a coat can go on a blank, worked out once for every binder. */
+export interface CoatPlaces {
+  /** Of the paper, what carries print, mm². */
+  paperMm2: number;
+  /** A little past the print, and over the whole face: as outlines on the blank, and their areas, mm². */
+  pastPrint: Coated;
+  wholeFace: Coated;
+}
+interface Coated {
+  outline: readonly Ring[];
+  areaMm2: number;
+}
+
+/** @param print what of the face the print covers; @param extendMm how far the coat goes past it */
+export function coatPlaces(blank: Blank, print: readonly Ring[], extendMm: number): CoatPlaces {
+  const past = coatRings(blank, print, extendMm);
+  return {
+    paperMm2: coveredAreaMm2(blank, print),
+    pastPrint: { outline: past, areaMm2: coveredAreaMm2(blank, past) },
+    wholeFace: {
+      outline: onBlank(blank, [rectRing({ xMm: 0, yMm: 0, widthMm: blank.widthMm, heightMm: blank.heightMm })]),
+      areaMm2: blank.areaMm2,
+    },
+  };
+}
+
+/** Before the print's place is known: an area for all. */
+export const placesOf = (areaMm2: number): CoatPlaces => ({
+  paperMm2: areaMm2,
+  pastPrint: { outline: [], areaMm2 },
+  wholeFace: { outline: [], areaMm2 },
+});
+
 export interface CoatInput {
-  blank: Blank;
-  /** What of the face the print covers. */
-  print: readonly Ring[];
+  places: CoatPlaces;
   binder: BinderRecord;
-  surface: SurfaceRecord;
+  ground: Pick<Ground, 'absorbency'>;
   /** Overruled values; null takes the record's. */
   filmUm: number | null;
   faces: readonly CoatedFace[] | null;
-  extendMm: number;
 }
 
 /** What stays in the brush and the pot: 10–15 % by practice. */
 export const LOSS_SHARE = 0.12;
+/** Paper drinks as much whatever it is laid on. */
+export const PAPER_ABSORBENCY = 1.1;
 const MM3_PER_ML = 1000;
 const UM_PER_MM = 1000;
 
-const volumeMl = (area: number, filmUm: number, surface: SurfaceRecord): number =>
-  ((area * filmUm) / UM_PER_MM / MM3_PER_ML) * surface.absorbency * (1 + LOSS_SHARE);
-
-/** Medium for an area on every face the binder wants, before the print's place is known, ml. */
-export const coatVolumeMl = (binder: BinderRecord, surface: SurfaceRecord, area: number): number =>
-  binder.faces.length * volumeMl(area, nominalFilmUm(binder), surface) +
-  (binder.bedCoat ? volumeMl(area, binder.bedCoat.filmUm, surface) : 0);
-
-export function coatAmount({ blank, print, binder, surface, filmUm, faces, extendMm }: CoatInput): CoatAmount {
-  const outline = binder.wholeSurface
-    ? onBlank(blank, [rectRing({ xMm: 0, yMm: 0, widthMm: blank.widthMm, heightMm: blank.heightMm })])
-    : coatRings(blank, print, extendMm);
-  const film = filmUm ?? nominalFilmUm(binder);
-  const coat = (face: CoatedFace, area: number, thickness: number): FaceCoat => ({
+export function coatAmount({ places, binder, ground, filmUm, faces }: CoatInput): CoatAmount {
+  const { outline, areaMm2: surfaceMm2 } = binder.wholeSurface ? places.wholeFace : places.pastPrint;
+  const coat = (face: CoatedFace, areaMm2: number, film: number, drinks: number): FaceCoat => ({
     face,
-    areaMm2: area,
-    filmUm: thickness,
-    volumeMl: volumeMl(area, thickness, surface),
+    areaMm2,
+    filmUm: film,
+    volumeMl: ((areaMm2 * film) / UM_PER_MM / MM3_PER_ML) * drinks * (1 + LOSS_SHARE),
   });
-  const coatedMm2 = binder.wholeSurface ? blank.areaMm2 : coveredAreaMm2(blank, outline);
+  const film = filmUm ?? nominalFilmUm(binder);
+  // A bed that has dried drinks no more.
+  const drinks = binder.bedCoat ? 1 : ground.absorbency;
   const coats = (faces ?? binder.faces).map((face) =>
-    coat(face, face === 'paper' ? coveredAreaMm2(blank, print) : coatedMm2, film),
+    face === 'paper' ? coat(face, places.paperMm2, film, PAPER_ABSORBENCY) : coat(face, surfaceMm2, film, drinks),
   );
-  const bed = binder.bedCoat ? coat('surface', coatedMm2, binder.bedCoat.filmUm) : null;
+  const bed = binder.bedCoat ? coat('surface', surfaceMm2, binder.bedCoat.filmUm, ground.absorbency) : null;
   return {
     faces: coats,
     bed,

@@ -1,4 +1,13 @@
 export { layingGuide } from './laying-guide';
-export { LOSS_SHARE, coatAmount, coatVolumeMl, type CoatAmount, type CoatInput } from './amount';
+export {
+  LOSS_SHARE,
+  PAPER_ABSORBENCY,
+  coatAmount,
+  coatPlaces,
+  placesOf,
+  type CoatAmount,
+  type CoatInput,
+  type CoatPlaces,
+} from './amount';
 export { openMinutes, spreadMinutes } from './open-time';
 export { layingSteps, type LayingStep } from './laying-steps';

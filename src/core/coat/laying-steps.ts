@@ -1,4 +1,4 @@
-import type { BinderRecord, SurfaceRecord } from '@/core/craft';
+import type { BinderRecord, SchoolRecord, SurfaceRecord } from '@/core/craft';
 import type { CoatAmount } from './amount';
 
 /** One step at the bench, worded in the interface from its code and figures. */
@@ -16,17 +16,21 @@ export type LayingStep =
   | { code: 'wipe'; atOnce: boolean }
   | { code: 'wash-brush' };
 
-/** Laying in the order of the hands. A print can be slid a moment on gel and opaque medium, not on canvas. */
+/**
+ * Laying in the order of the hands. A print can be slid a moment on gel, glue-sealer and opaque medium where the ground
+ * is firm; not on canvas, and not under a liner.
+ */
 export function layingSteps(
   coat: CoatAmount,
   binder: BinderRecord,
+  school: Pick<SchoolRecord, 'fixedOnceDown'>,
   surface: SurfaceRecord,
   print: { xMm: number; yMm: number },
   extendMm: number,
 ): LayingStep[] {
   const paper = coat.faces.find((face) => face.face === 'paper');
   const blank = coat.faces.find((face) => face.face === 'surface');
-  const slides = surface.letsSlide && binder.slides;
+  const slides = surface.letsSlide && binder.slides && !school.fixedOnceDown;
   const steps: (LayingStep | null)[] = [
     { code: 'ready-tools' },
     { code: 'mark-placement', leftMm: print.xMm, topMm: print.yMm },

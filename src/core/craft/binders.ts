@@ -42,6 +42,16 @@ export interface BinderRecord {
   bedCoat: { filmUm: number; dryHours: number } | null;
   /** The print can be slid a moment after touching down, where the surface lets it. */
   slides: boolean;
+  /**
+   * The water its paper is rubbed with: a wrung sponge, or as much as the paper takes. Too wet lifts the first kind; the
+   * film of the second no longer minds.
+   */
+  water: 'damp' | 'soak';
+  /**
+   * Hours after which the sign has been seen on ground that drinks: shorter than any label's; null where its shortest
+   * wait is as short.
+   */
+  signHours: number | null;
   /** Soaks into paper and surface alike. */
   penetrates: boolean;
   /** Has the body to fill grain and weave. */
@@ -61,6 +71,8 @@ const source = 'bench practice: typical values, overruled by labels and logs';
 const USUAL = {
   wet: true,
   slides: false,
+  water: 'damp',
+  signHours: null,
   penetrates: false,
   fillsTexture: false,
   madeForPaint: false,
@@ -82,11 +94,12 @@ export const BINDERS: readonly BinderRecord[] = [
     clockFloorHours: 0,
     openMinutes: 7,
     passes: { min: 2, max: 3 },
-    tonerKept: 0.95,
+    tonerKept: 0.98,
     washable: false,
     skill: 1,
     bedCoat: null,
     slides: true,
+    water: 'soak',
     penetrates: true,
     source,
   },
@@ -101,11 +114,12 @@ export const BINDERS: readonly BinderRecord[] = [
     clockFloorHours: 0,
     openMinutes: 9,
     passes: { min: 2, max: 3 },
-    tonerKept: 0.93,
+    tonerKept: 0.96,
     washable: false,
     skill: 2,
     bedCoat: null,
     slides: true,
+    water: 'soak',
     fillsTexture: true,
     source,
   },
@@ -120,10 +134,12 @@ export const BINDERS: readonly BinderRecord[] = [
     clockFloorHours: 0,
     openMinutes: 5,
     passes: { min: 2, max: 3 },
-    tonerKept: 0.8,
+    tonerKept: 0.9,
     washable: false,
     skill: 1,
     bedCoat: null,
+    slides: true,
+    signHours: 6.5,
     wear: 'soft',
     source,
   },
@@ -138,7 +154,7 @@ export const BINDERS: readonly BinderRecord[] = [
     clockFloorHours: 24,
     openMinutes: 9,
     passes: { min: 2, max: 3 },
-    tonerKept: 0.95,
+    tonerKept: 0.98,
     washable: true,
     skill: 2,
     bedCoat: null,
@@ -156,7 +172,7 @@ export const BINDERS: readonly BinderRecord[] = [
     clockFloorHours: 24,
     openMinutes: 6,
     passes: { min: 5, max: 5 },
-    tonerKept: 0.92,
+    tonerKept: 0.96,
     washable: false,
     skill: 2,
     bedCoat: null,
@@ -174,11 +190,12 @@ export const BINDERS: readonly BinderRecord[] = [
     clockFloorHours: 0,
     openMinutes: 7,
     passes: { min: 2, max: 3 },
-    tonerKept: 0.92,
+    tonerKept: 0.98,
     washable: false,
     skill: 2,
     bedCoat: null,
     slides: true,
+    water: 'soak',
     madeForPaint: true,
     source,
   },
@@ -193,7 +210,7 @@ export const BINDERS: readonly BinderRecord[] = [
     clockFloorHours: 0,
     openMinutes: 4,
     passes: { min: 3, max: 4 },
-    tonerKept: 0.85,
+    tonerKept: 0.93,
     washable: false,
     skill: 2,
     bedCoat: null,
@@ -208,13 +225,14 @@ export const BINDERS: readonly BinderRecord[] = [
     faces: ['surface'],
     wholeSurface: false,
     waitHours: { min: 24, max: 24 },
-    clockFloorHours: 0,
+    clockFloorHours: 24,
     openMinutes: 6,
     passes: { min: 2, max: 3 },
-    tonerKept: 0.9,
+    tonerKept: 0.93,
     washable: false,
     skill: 2,
     bedCoat: { filmUm: 100, dryHours: 3 },
+    water: 'soak',
     wear: 'hard',
     source,
   },
@@ -229,7 +247,7 @@ export const BINDERS: readonly BinderRecord[] = [
     clockFloorHours: 0,
     openMinutes: 5,
     passes: { min: 2, max: 3 },
-    tonerKept: 0.85,
+    tonerKept: 0.93,
     washable: false,
     skill: 1,
     bedCoat: null,

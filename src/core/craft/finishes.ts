@@ -10,19 +10,21 @@ export interface FinishRecord {
   holds: 'well' | 'fair' | 'badly';
   /** Paint, with a colour of its own. */
   paint: boolean;
+  /** It closes the pores of what it is on. */
+  seals: boolean;
   /** Where it is old it may hold lead. */
   mayHoldLead: boolean;
   oven: OvenHarm | null;
 }
 
 export const FINISHES: readonly FinishRecord[] = [
-  { id: 'bare', holds: 'well', paint: false, mayHoldLead: false, oven: null },
-  { id: 'chalk-type-paint', holds: 'well', paint: true, mayHoldLead: false, oven: null },
-  { id: 'matte-paint', holds: 'well', paint: true, mayHoldLead: true, oven: null },
-  { id: 'wall-paint', holds: 'fair', paint: true, mayHoldLead: true, oven: 'wall-paint' },
-  { id: 'gloss-paint', holds: 'badly', paint: true, mayHoldLead: true, oven: 'slick-finish' },
-  { id: 'varnish', holds: 'badly', paint: false, mayHoldLead: true, oven: 'slick-finish' },
-  { id: 'wax-or-oil', holds: 'badly', paint: false, mayHoldLead: false, oven: 'slick-finish' },
+  { id: 'bare', seals: false, holds: 'well', paint: false, mayHoldLead: false, oven: null },
+  { id: 'chalk-type-paint', seals: true, holds: 'well', paint: true, mayHoldLead: false, oven: null },
+  { id: 'matte-paint', seals: true, holds: 'well', paint: true, mayHoldLead: true, oven: null },
+  { id: 'wall-paint', seals: true, holds: 'fair', paint: true, mayHoldLead: true, oven: 'wall-paint' },
+  { id: 'gloss-paint', seals: true, holds: 'badly', paint: true, mayHoldLead: true, oven: 'slick-finish' },
+  { id: 'varnish', seals: true, holds: 'badly', paint: false, mayHoldLead: true, oven: 'slick-finish' },
+  { id: 'wax-or-oil', seals: true, holds: 'badly', paint: false, mayHoldLead: false, oven: 'slick-finish' },
 ];
 
 export const finishById = (id: FinishId): FinishRecord => {

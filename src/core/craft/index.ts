@@ -1,5 +1,6 @@
 export { SURFACES, surfaceById, type SurfaceClass, type SurfaceId, type SurfaceRecord } from './surfaces';
 export { FINISHES, finishById, type FinishId } from './finishes';
+export { groundOf, sealedGround, type Ground } from './ground';
 export { BASE_COATS, baseCoatById, type BaseCoatId } from './base-coats';
 export type { OvenHarm } from './oven-harm';
 export { BINDERS, binderById, nominalFilmUm, type BinderId, type BinderRecord, type CoatedFace } from './binders';
@@ -8,12 +9,20 @@ export {
   SCHOOLS,
   binderFor,
   schoolById,
+  hands,
+  handsMinutes,
+  hasWindow,
+  recipeStepOf,
   type HandStep,
+  type Hands,
   type LabelValues,
+  type RecipeStep,
+  type RecipeWait,
   type Removal,
   type SchoolId,
   type SchoolRecord,
   type SignOfTime,
+  type WaitKind,
 } from './schools';
 export { DISAGREEMENTS, type Disagreement, type DisagreementId } from './disagreements';
 export {

@@ -23,28 +23,96 @@ export interface PrintRecord {
   printer: 'toner' | 'inkjet';
   /** Every copier holds it: no paper to buy for it. */
   everywhere: boolean;
-  /** Its ink was set with heat before it is used. */
-  heatSet: boolean;
+  /** Its ink is set with heat before it is used: so hot, so long; null where it isn't. */
+  heatSet: { temperatureC: number; minutes: number; coolMinutes: number } | null;
+  /** Of the toner's darkness, what its ink lands with. */
+  inkKept: number;
   source: string;
 }
 
 const source = 'bench practice';
+/** In a gentle oven, attended; paper gives its heat off within minutes. */
+const HEAT_SETTING = { temperatureC: 95, minutes: 20, coolMinutes: 5 } as const;
 
 export const PRINTS: readonly PrintRecord[] = [
-  { id: 'laser-plain', weightGsm: 80, wet: 'yes', printer: 'toner', everywhere: true, heatSet: false, source },
-  { id: 'laser-heavy', weightGsm: 110, wet: 'slow', printer: 'toner', everywhere: false, heatSet: false, source },
-  { id: 'inkjet-plain', weightGsm: 80, wet: 'never', printer: 'inkjet', everywhere: false, heatSet: false, source },
-  { id: 'inkjet-heat-set', weightGsm: 80, wet: 'risky', printer: 'inkjet', everywhere: false, heatSet: true, source },
-  { id: 'laser-card', weightGsm: 200, wet: 'never', printer: 'toner', everywhere: false, heatSet: false, source },
-  { id: 'photo-paper', weightGsm: 220, wet: 'never', printer: 'toner', everywhere: false, heatSet: false, source },
-  { id: 'slip-paper', weightGsm: 90, wet: 'own-school', printer: 'toner', everywhere: false, heatSet: false, source },
+  {
+    id: 'laser-plain',
+    weightGsm: 80,
+    wet: 'yes',
+    printer: 'toner',
+    everywhere: true,
+    heatSet: null,
+    inkKept: 1,
+    source,
+  },
+  {
+    id: 'laser-heavy',
+    weightGsm: 110,
+    wet: 'slow',
+    printer: 'toner',
+    everywhere: false,
+    heatSet: null,
+    inkKept: 1,
+    source,
+  },
+  {
+    id: 'inkjet-plain',
+    weightGsm: 80,
+    wet: 'risky',
+    printer: 'inkjet',
+    everywhere: false,
+    heatSet: null,
+    inkKept: 0.65,
+    source,
+  },
+  {
+    id: 'inkjet-heat-set',
+    weightGsm: 80,
+    wet: 'risky',
+    printer: 'inkjet',
+    everywhere: false,
+    heatSet: HEAT_SETTING,
+    inkKept: 0.78,
+    source,
+  },
+  {
+    id: 'laser-card',
+    weightGsm: 200,
+    wet: 'never',
+    printer: 'toner',
+    everywhere: false,
+    heatSet: null,
+    inkKept: 1,
+    source,
+  },
+  {
+    id: 'photo-paper',
+    weightGsm: 220,
+    wet: 'never',
+    printer: 'toner',
+    everywhere: false,
+    heatSet: null,
+    inkKept: 1,
+    source,
+  },
+  {
+    id: 'slip-paper',
+    weightGsm: 90,
+    wet: 'own-school',
+    printer: 'toner',
+    everywhere: false,
+    heatSet: null,
+    inkKept: 1,
+    source,
+  },
   {
     id: 'inkjet-liner',
     weightGsm: 70,
     wet: 'own-school',
     printer: 'inkjet',
     everywhere: false,
-    heatSet: false,
+    heatSet: null,
+    inkKept: 1,
     source,
   },
   {
@@ -53,7 +121,8 @@ export const PRINTS: readonly PrintRecord[] = [
     wet: 'own-school',
     printer: 'toner',
     everywhere: false,
-    heatSet: false,
+    heatSet: null,
+    inkKept: 1,
     source,
   },
   {
@@ -62,7 +131,8 @@ export const PRINTS: readonly PrintRecord[] = [
     wet: 'own-school',
     printer: 'inkjet',
     everywhere: false,
-    heatSet: false,
+    heatSet: null,
+    inkKept: 1,
     source,
   },
 ];

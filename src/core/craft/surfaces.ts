@@ -42,6 +42,10 @@ export interface SurfaceRecord {
   oldFinish: boolean;
   /** Can let the toner go: a swatch or a base coat first. */
   tightGrain: boolean;
+  /** Water goes into it: after rubbing it dries long, and what lies on it dries into it. */
+  porous: boolean;
+  /** How long it dries after a damp pass until haze can be seen, min at the reference room. */
+  passDryMinutes: number;
   /** Its cut edges drink the medium out of the coat. */
   edgesDrink: boolean;
   /** A book goes under its middle. */
@@ -75,6 +79,8 @@ const source = 'bench practice: typical values, overruled by labels and logs';
 const USUAL = {
   oldFinish: false,
   tightGrain: false,
+  porous: false,
+  passDryMinutes: 10,
   edgesDrink: false,
   givesInMiddle: false,
   dipsToFill: false,
@@ -100,6 +106,8 @@ export const SURFACES: readonly SurfaceRecord[] = [
     dryingFactor: 0.85,
     bareColour: '#e3c79b',
     coarse: false,
+    porous: true,
+    passDryMinutes: 30,
     takesBaseCoat: true,
     source,
   },
@@ -112,6 +120,8 @@ export const SURFACES: readonly SurfaceRecord[] = [
     dryingFactor: 0.85,
     bareColour: '#d9b98a',
     coarse: false,
+    porous: true,
+    passDryMinutes: 30,
     takesBaseCoat: true,
     tightGrain: true,
     source,
@@ -125,6 +135,8 @@ export const SURFACES: readonly SurfaceRecord[] = [
     dryingFactor: 0.85,
     bareColour: '#d8bd92',
     coarse: false,
+    porous: true,
+    passDryMinutes: 30,
     takesBaseCoat: true,
     edgesDrink: true,
     source,
@@ -164,6 +176,8 @@ export const SURFACES: readonly SurfaceRecord[] = [
     dryingFactor: 0.85,
     bareColour: '#f3f0e8',
     coarse: true,
+    porous: true,
+    passDryMinutes: 60,
     takesBaseCoat: true,
     givesInMiddle: true,
     dipsToFill: true,
@@ -180,6 +194,8 @@ export const SURFACES: readonly SurfaceRecord[] = [
     dryingFactor: 0.85,
     bareColour: '#e9e4d8',
     coarse: true,
+    porous: true,
+    passDryMinutes: 60,
     takesBaseCoat: false,
     needsBarrier: true,
     laundered: true,
@@ -255,6 +271,8 @@ export const SURFACES: readonly SurfaceRecord[] = [
     dryingFactor: 1.1,
     bareColour: '#7d8286',
     coarse: true,
+    porous: true,
+    passDryMinutes: 30,
     takesBaseCoat: true,
     washDryHours: 24,
     source,
@@ -268,6 +286,8 @@ export const SURFACES: readonly SurfaceRecord[] = [
     dryingFactor: 1.1,
     bareColour: '#efeae0',
     coarse: false,
+    porous: true,
+    passDryMinutes: 30,
     takesBaseCoat: true,
     source,
   },
@@ -280,6 +300,8 @@ export const SURFACES: readonly SurfaceRecord[] = [
     dryingFactor: 1.1,
     bareColour: '#c5734b',
     coarse: false,
+    porous: true,
+    passDryMinutes: 30,
     takesBaseCoat: true,
     washDryHours: 24,
     source,

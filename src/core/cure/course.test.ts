@@ -34,7 +34,7 @@ const hourly = (
 ): AirReading[] => Array.from({ length: count }, (_, hour) => ({ at: START + hour * MS_PER_HOUR, ...air(hour) }));
 const input = (patch: Partial<CureInput> = {}): CureInput => ({
   binder: binderById('fluid-gel'),
-  surface: surfaceById('painted-wood'),
+  ground: surfaceById('painted-wood'),
   filmUm: null,
   room: { ...USUAL, air: 'still' },
   school: 'sign',

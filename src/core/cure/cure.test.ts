@@ -20,7 +20,7 @@ const room = (temperatureC: number, humidityPercent: number, air: Room['air'] = 
 const REFERENCE = room(21, 50);
 const input = (patch: Partial<CureInput> = {}): CureInput => ({
   binder: binderById('fluid-gel'),
-  surface: surfaceById('painted-wood'),
+  ground: surfaceById('painted-wood'),
   filmUm: null,
   room: REFERENCE,
   school: 'sign',
@@ -87,8 +87,8 @@ describe('how long a laid print waits', () => {
 
   it('follows surface, film and moving air', () => {
     const likely = (patch: Partial<CureInput>) => cureWait(input(patch)).likelyHours;
-    expect(likely({ surface: surfaceById('soft-wood') })).toBeCloseTo(16 * 0.85, 6);
-    expect(likely({ surface: surfaceById('glass') })).toBeCloseTo(16 * 1.3, 6);
+    expect(likely({ ground: surfaceById('soft-wood') })).toBeCloseTo(16 * 0.85, 6);
+    expect(likely({ ground: surfaceById('glass') })).toBeCloseTo(16 * 1.3, 6);
     expect(likely({ filmUm: 450 })).toBeCloseTo(16 * 2 ** 1.5, 6);
     expect(likely({ room: room(21, 50, 'fan') })).toBeCloseTo(16 * 0.7, 6);
   });

@@ -9,7 +9,15 @@ export {
 } from './vapour';
 export { airCourse, dayBetween, type AirCourse, type AirGap, type AirReading, type AirRecord } from './course';
 export { changingDrying, dryingFactor, gatheredLine, gatheredOver, type GatheredLine } from './drying';
-export { COLDEST_FILM_C, DAMPEST_PERCENT, cureWait, type CureInput, type CureWait, type WaitRule } from './wait';
+export {
+  COLDEST_FILM_C,
+  DAMPEST_PERCENT,
+  cureWait,
+  plainWait,
+  type CureInput,
+  type CureWait,
+  type WaitRule,
+} from './wait';
 export {
   OVEN_CYCLES,
   ovenById,

@@ -1,4 +1,4 @@
-import type { BinderRecord, SchoolRecord, SignOfTime } from '@/core/craft';
+import { hasWindow, type BinderRecord, type SchoolRecord, type SignOfTime } from '@/core/craft';
 import type { CureWait } from './wait';
 
 /** From when until when a tacky sheet is peeled, hours from laying, with the sign to go by. */
@@ -14,6 +14,6 @@ export function peelWindow(
   binder: BinderRecord | null,
   wait: CureWait | null,
 ): PeelWindow | null {
-  if (!school?.window || !binder || !wait) return null;
+  if (!school || !hasWindow(school) || !binder || !wait) return null;
   return { fromHours: wait.earliestHours, untilHours: wait.safeHours, sign: school.sign };
 }

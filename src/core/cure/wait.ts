@@ -2,17 +2,22 @@
  * When a laid print may be rubbed: earliest, likely and safe, in hours from laying. Two schools of waiting: by the sign
  * (evenly opaque, no cool patch, a corner that will not lift: earliest on) and by the clock (the full label time,
  * always; opaque and clear transfer media allow no other, with a floor of 24 h). Where the room's air is known through
- * time the hours follow it; signs seen on the piece correct them; an oven replaces them.
+ * time the hours follow it; signs seen on the piece correct them; an oven replaces them. What waits without a coat –
+ * soaking, cooling, a thin thing in open air – is a wait of its own kind (`plainWait`).
  */
-import { nominalFilmUm, type BinderRecord, type SurfaceRecord } from '@/core/craft';
-import { MS_PER_HOUR } from '@/core/shared';
+import { nominalFilmUm, type BinderRecord, type Ground } from '@/core/craft';
+import { clamp, MS_PER_HOUR } from '@/core/shared';
 import { changingDrying, dryingFactor, steadyDrying, type Drying, type DryingFactor } from './drying';
 import type { AirCourse } from './course';
 import { ovenHours, type OvenCycle } from './oven';
 import { signShare, type SeenSign } from './signs';
-import type { Room } from './vapour';
+import { REFERENCE_AIR, saturationPressureKpa, type Room } from './vapour';
 
-export type WaitRule = 'sign' | 'clock' | 'clock-floor' | 'label' | 'oven';
+/**
+ * `sign` and `clock` are the schools of waiting; `soak`, `cool`, `open` and `none` have no coat under a sheet: a bath, a
+ * hot piece, something thin in open air, nothing.
+ */
+export type WaitRule = 'sign' | 'clock' | 'clock-floor' | 'label' | 'oven' | 'soak' | 'cool' | 'open' | 'none';
 type WaitWarning = 'too-cold' | 'damp' | 'cold-hours';
 
 export interface CureWait {
@@ -34,7 +39,8 @@ export interface CureWait {
 
 export interface CureInput {
   binder: BinderRecord;
-  surface: SurfaceRecord;
+  /** What the coat lies on; a bed has closed it. */
+  ground: Pick<Ground, 'dryingFactor' | 'porous'>;
   filmUm: number | null;
   room: Room;
   school: 'sign' | 'clock';
@@ -46,12 +52,17 @@ export interface CureInput {
   oven?: OvenCycle | null;
 }
 
+const REFERENCE_ROOM: Room = { ...REFERENCE_AIR, air: 'still' };
+/** A dried first coat has closed the ground. */
+const BED = { dryingFactor: 1, porous: false };
+const SOONEST_SIGN_FACTOR = 0.25;
+
 export const COLDEST_FILM_C = 10;
 export const DAMPEST_PERCENT = 85;
 
 export function cureWait({
   binder,
-  surface,
+  ground: under,
   filmUm,
   room,
   school,
@@ -61,7 +72,8 @@ export function cureWait({
   oven = null,
 }: CureInput): CureWait {
   const nominal = nominalFilmUm(binder);
-  const steady = dryingFactor(nominal > 0 ? (filmUm ?? nominal) / nominal : 1, room, surface.dryingFactor);
+  const ground = binder.bedCoat ? BED : under;
+  const steady = dryingFactor(nominal > 0 ? (filmUm ?? nominal) / nominal : 1, room, ground.dryingFactor);
   const drying = through
     ? changingDrying(through.course, steady.film * steady.surface * steady.air * steady.cover, through.startAt)
     : steadyDrying(steady);
@@ -104,7 +116,31 @@ export function cureWait({
     return { ...shared, earliestHours: floored(hoursFor(min)), likelyHours: safeHours, safeHours, rule: 'clock-floor' };
   if (school === 'clock')
     return { ...shared, earliestHours: safeHours, likelyHours: safeHours, safeHours, rule: 'clock' };
-  return { ...shared, earliestHours: hoursFor(min), likelyHours: likely, safeHours, rule: 'sign' };
+  const soonest = ground.porous ? hoursFor(binder.signHours ?? min) * deeperBy(steady) : hoursFor(min);
+  return { ...shared, earliestHours: Math.min(soonest, likely), likelyHours: likely, safeHours, rule: 'sign' };
+}
+
+/** On ground that drinks, the sign of a thin coat in warm dry air comes sooner than the model is trusted for. */
+const deeperBy = ({ film, room, surface, air, cover, total }: DryingFactor): number =>
+  clamp(film * room * surface * air * cover, SOONEST_SIGN_FACTOR, total) / total;
+
+/** A wait without a coat under a sheet: as long as it is, whatever dries. */
+export function plainWait(rule: 'soak' | 'cool' | 'open' | 'none', hours: number, room: Room): CureWait {
+  const factor = dryingFactor(1, rule === 'open' ? room : REFERENCE_ROOM, 1);
+  const waited = rule === 'open' ? hours * factor.total : hours;
+  return {
+    earliestHours: waited,
+    likelyHours: waited,
+    safeHours: waited,
+    rule,
+    factor,
+    baseHours: { min: hours, max: hours },
+    floorHours: 0,
+    warnings: [],
+    signShare: 1,
+    drying: steadyDrying(factor),
+    changing: false,
+  };
 }
 
 /** The steady factor with the room's part such that the whole is what the changing air came to. */
@@ -127,9 +163,19 @@ function warningsOf(
     ];
   const { course, startAt } = through;
   const from = Math.max(0, Math.floor((startAt - course.fromAt) / course.stepMs));
-  const wet = course.temperatureC.subarray(
-    from,
-    from + Math.max(1, Math.ceil((wetHours * MS_PER_HOUR) / course.stepMs)),
-  );
-  return wet.some((celsius) => celsius < COLDEST_FILM_C) ? [wet[0]! < COLDEST_FILM_C ? 'too-cold' : 'cold-hours'] : [];
+  const until = from + Math.max(1, Math.ceil((wetHours * MS_PER_HOUR) / course.stepMs));
+  const wetC = course.temperatureC.subarray(from, until);
+  const dampSteps = wetC.filter((celsius, step) => {
+    const dryKpa = (course.vpdKpa[from + step] ?? 0) / saturationPressureKpa(celsius);
+    return (1 - dryKpa) * 100 > DAMPEST_PERCENT + ROUNDING_PERCENT;
+  }).length;
+  const warnings: WaitWarning[] = [];
+  if (wetC.some((celsius) => celsius < COLDEST_FILM_C))
+    warnings.push(wetC[0]! < COLDEST_FILM_C ? 'too-cold' : 'cold-hours');
+  if (dampSteps > wetC.length * DAMP_SHARE) warnings.push('damp');
+  return warnings;
 }
+
+/** A room is damp where it was for so much of the wait. */
+const DAMP_SHARE = 0.25;
+const ROUNDING_PERCENT = 1e-6;

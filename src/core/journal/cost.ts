@@ -4,10 +4,11 @@ export interface Prices {
   blank: number | null;
   binderBottle: { price: number | null; ml: number | null };
   sealerBottle: { price: number | null; ml: number | null };
+  paintTin: { price: number | null; ml: number | null };
 }
 
 export interface CostLine {
-  item: 'print' | 'blank' | 'binder' | 'sealer';
+  item: 'print' | 'blank' | 'paint' | 'binder' | 'sealer';
   amount: number;
 }
 export interface PieceCost {
@@ -16,14 +17,18 @@ export interface PieceCost {
   unknown: readonly CostLine['item'][];
 }
 
-export function pieceCost(prices: Prices, used: { binderMl: number | null; sealerMl: number | null }): PieceCost {
+export function pieceCost(
+  prices: Prices,
+  used: { pages: number; paintMl: number; binderMl: number | null; sealerMl: number | null },
+): PieceCost {
   const ofBottle = ({ price, ml }: Prices['binderBottle'], usedMl: number | null): number | null => {
     if (usedMl === 0) return 0;
     return price === null || ml === null || ml <= 0 || usedMl === null ? null : (price * usedMl) / ml;
   };
   const all: [CostLine['item'], number | null][] = [
-    ['print', prices.print],
+    ['print', prices.print === null ? null : prices.print * used.pages],
     ['blank', prices.blank],
+    ['paint', ofBottle(prices.paintTin, used.paintMl)],
     ['binder', ofBottle(prices.binderBottle, used.binderMl)],
     ['sealer', ofBottle(prices.sealerBottle, used.sealerMl)],
   ];

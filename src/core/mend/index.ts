@@ -1,1 +1,1 @@
-export { applicableRepairs, type Repair, type RepairContext, type RepairId } from './repairs';
+export { applicableRepairs, type Repair, type RepairContext, type RepairId, type RepairStage } from './repairs';

@@ -1,107 +1,131 @@
-import type { BinderRecord, SurfaceRecord } from '@/core/craft';
+/**
+ * Repairs and finishing touches, with when they apply and in which order: what sands dry edges and fibres, then paint
+ * and its drying, then lettering that is traced, then the last things before the sealer. Cloth is never sanded and has
+ * no pencil on it; a decal is not mended at all. Source: bench practice.
+ */
+import type { BinderRecord, SchoolRecord, SurfaceRecord } from '@/core/craft';
 
 export type RepairId =
   | 'holes'
   | 'bubbles'
+  | 'worn-places'
   | 'outline'
   | 'white-edge'
+  | 'overhang'
   | 'haze'
   | 'fade-edge'
   | 'rim'
   | 'sides'
   | 'distress'
   | 'grain-tint'
+  | 'stain'
   | 'pencil'
   | 'clear-coat'
   | 'trace';
 
+/** When in the order of mending: looked at, sanded, painted, traced, and the last before the sealer. */
+export type RepairStage = 'look' | 'sand' | 'repaint' | 'trace' | 'finish';
+
 export interface Repair {
   id: RepairId;
-  /** It is done with sandpaper. */
-  sands: boolean;
+  stage: RepairStage;
   /** Expected on nearly every piece of this kind, rather than when it is seen. */
   expected: boolean;
 }
 
 interface RepairRecord {
   id: RepairId;
-  sands?: boolean;
+  stage: RepairStage;
   applies: (context: RepairContext) => 'expected' | 'if-seen' | 'no';
 }
 
 export interface RepairContext {
+  school: Pick<SchoolRecord, 'leavesFibres' | 'sealsItself' | 'traced' | 'removal'>;
   binder: BinderRecord;
   surface: SurfaceRecord;
   printFillsBlank: boolean;
-  thicknessMm: number | null;
+  /** Sides that the picture does not cover, and how deep they are; null without. */
+  bareSidesMm: number | null;
+  /** Its sides are covered by the picture, folded over. */
+  wrapped: boolean;
+  /** Bare or washed wood, that a stain would darken. */
+  bareWood: boolean;
   traced: boolean;
 }
 
-/** Repairs and finishing touches, with when they apply. Source: bench practice. */
+const THICK_SIDE_MM = 10;
+const isCloth = ({ surface }: RepairContext): boolean => surface.laundered;
+const isFabric = ({ surface }: RepairContext): boolean => surface.class === 'fabric';
+
 const REPAIRS: readonly RepairRecord[] = [
-  {
-    id: 'haze',
-    applies: () => 'expected',
-  },
-  {
-    id: 'holes',
-    applies: () => 'if-seen',
-  },
-  {
-    id: 'bubbles',
-    applies: () => 'if-seen',
-  },
+  { id: 'haze', stage: 'look', applies: ({ school }) => (school.leavesFibres ? 'expected' : 'no') },
+  { id: 'overhang', stage: 'look', applies: ({ wrapped }) => (wrapped ? 'expected' : 'no') },
   {
     id: 'outline',
-    sands: true,
-    applies: ({ binder, printFillsBlank, surface }) =>
-      binder.wholeSurface || printFillsBlank || surface.class === 'fabric' ? 'no' : 'expected',
+    stage: 'sand',
+    applies: (context) =>
+      context.binder.wholeSurface || context.printFillsBlank || isFabric(context) || !context.binder.wet
+        ? 'no'
+        : 'expected',
   },
   {
     id: 'white-edge',
-    sands: true,
-    applies: ({ binder }) => (binder.base === 'white' ? 'expected' : 'no'),
-  },
-  {
-    id: 'grain-tint',
-    applies: ({ binder, surface }) => (binder.base === 'clear' && surface.textureMm >= 0.3 ? 'if-seen' : 'no'),
+    stage: 'sand',
+    applies: (context) => (context.binder.base === 'white' && !isFabric(context) ? 'expected' : 'no'),
   },
   {
     id: 'fade-edge',
-    sands: true,
+    stage: 'sand',
     applies: ({ surface }) => (surface.class === 'wood' || surface.class === 'painted' ? 'if-seen' : 'no'),
   },
   {
     id: 'distress',
-    sands: true,
+    stage: 'sand',
     applies: ({ surface }) => (['wood', 'painted', 'smooth'].includes(surface.class) ? 'if-seen' : 'no'),
+  },
+  { id: 'holes', stage: 'repaint', applies: ({ school }) => (school.leavesFibres ? 'if-seen' : 'no') },
+  { id: 'bubbles', stage: 'repaint', applies: ({ binder }) => (binder.wet ? 'if-seen' : 'no') },
+  {
+    id: 'worn-places',
+    stage: 'repaint',
+    applies: ({ school }) => (!school.leavesFibres && !school.traced ? 'if-seen' : 'no'),
+  },
+  {
+    id: 'grain-tint',
+    stage: 'repaint',
+    applies: ({ binder, surface, school }) =>
+      binder.base === 'clear' && surface.textureMm >= 0.3 && !school.traced ? 'if-seen' : 'no',
   },
   {
     id: 'rim',
-    applies: ({ printFillsBlank }) => (printFillsBlank ? 'no' : 'if-seen'),
+    stage: 'repaint',
+    applies: (context) => (context.printFillsBlank || isCloth(context) ? 'no' : 'if-seen'),
   },
   {
     id: 'sides',
-    applies: ({ thicknessMm, surface }) => ((thicknessMm ?? 0) >= 10 && surface.class !== 'smooth' ? 'if-seen' : 'no'),
+    stage: 'repaint',
+    applies: ({ bareSidesMm, surface }) =>
+      (bareSidesMm ?? 0) >= THICK_SIDE_MM && surface.class !== 'smooth' ? 'if-seen' : 'no',
   },
-  {
-    id: 'trace',
-    applies: ({ traced }) => (traced ? 'expected' : 'no'),
-  },
+  { id: 'trace', stage: 'trace', applies: ({ traced }) => (traced ? 'expected' : 'no') },
   {
     id: 'pencil',
-    applies: ({ surface }) => (surface.class === 'smooth' ? 'no' : 'expected'),
+    stage: 'finish',
+    applies: (context) => (context.surface.class === 'smooth' || isCloth(context) ? 'no' : 'expected'),
   },
+  { id: 'stain', stage: 'finish', applies: ({ bareWood }) => (bareWood ? 'if-seen' : 'no') },
   {
     id: 'clear-coat',
-    applies: ({ binder }) => (binder.base === 'clear' ? 'if-seen' : 'no'),
+    stage: 'finish',
+    applies: ({ binder, school }) => (binder.base === 'clear' && binder.wet && school.leavesFibres ? 'if-seen' : 'no'),
   },
 ];
 
-/** The repairs that can apply to a piece, the expected ones first. */
+/** The repairs that can apply to a piece, in the order they are done. */
 export function applicableRepairs(context: RepairContext): Repair[] {
-  return REPAIRS.map(({ id, sands = false, applies }) => ({ id, sands, when: applies(context) }))
-    .filter(({ when }) => when !== 'no')
-    .map(({ id, sands, when }) => ({ id, sands, expected: when === 'expected' }))
-    .sort((a, b) => Number(b.expected) - Number(a.expected));
+  if (context.school.sealsItself) return [];
+  return REPAIRS.flatMap(({ id, stage, applies }) => {
+    const when = applies(context);
+    return when === 'no' ? [] : [{ id, stage, expected: when === 'expected' }];
+  });
 }

@@ -4,9 +4,17 @@
  * are judgement put in figures (source: bench practice): 50 to begin with, and no single wish outweighs how the binder
  * suits the surface.
  */
-import { SCHOOLS, binderFor, type BinderRecord, type PrintId, type SchoolRecord } from '@/core/craft';
-import { coatVolumeMl } from '@/core/coat';
-import { cureWait } from '@/core/cure';
+import {
+  SCHOOLS,
+  binderFor,
+  recipeStepOf,
+  sealedGround,
+  type BinderRecord,
+  type PrintId,
+  type SchoolRecord,
+} from '@/core/craft';
+import { coatAmount } from '@/core/coat';
+import { cureWait, plainWait } from '@/core/cure';
 import { rubPlan } from '@/core/rub';
 import { clamp } from '@/core/shared';
 import { DARK_GROUND_LIGHTNESS, STRONG_GRAIN_MM, conditionsFor, type ConditionCode } from './conditions';
@@ -23,7 +31,7 @@ type ReasonFact =
   | { code: 'needs-paper'; print: PrintId }
   | { code: 'comes-off-whole' }
   | { code: 'costs'; cost: number }
-  | { code: 'outlines-only' | 'no-photo-traced' }
+  | { code: 'outlines-only' }
   | { code: 'white-stays' | 'white-shows-surface' | 'surface-shows' | 'surface-hidden' }
   | { code: 'carries-on-dark' | 'dull-on-dark' }
   | { code: 'penetrates' | 'fills-texture' | 'few-bubbles' | 'made-for-paint' | 'meant-for-paint' }
@@ -71,6 +79,10 @@ type Reasoner = (judged: Judged) => Reason[];
 /** Where every candidate begins. */
 export const START_POINTS = 50;
 const CONDITION_POINTS = -12;
+/** What is risked, not only prepared. */
+const RISK_POINTS = -36;
+const pointsOf = (condition: ConditionCode): number =>
+  condition === 'much-paler-ink' ? RISK_POINTS : CONDITION_POINTS;
 
 export function rankMethods(context: MethodContext): Candidate[] {
   return SCHOOLS.flatMap((school) =>
@@ -84,33 +96,40 @@ function judge(school: SchoolRecord, binder: BinderRecord, context: MethodContex
   if (refusal)
     return { school, binder, verdict: 'refused', refusal, conditions: [], reasons: [], score: 0, figures: null };
   const conditions = conditionsFor(school, binder, context);
-  const figures = figuresOf(binder, context);
+  const figures = figuresOf(school, binder, context);
   const judged: Judged = { school, binder, context, figures };
   const reasons = [
     ...REASONERS.flatMap((reasoner) => reasoner(judged)),
-    ...conditions.map((condition): Reason => ({ points: CONDITION_POINTS, code: 'condition', condition })),
+    ...conditions.map((condition): Reason => ({ points: pointsOf(condition), code: 'condition', condition })),
   ].sort((a, b) => Math.abs(b.points) - Math.abs(a.points));
   const score = clamp(Math.round(reasons.reduce((total, { points }) => total + points, START_POINTS)), 1, 100);
   const verdict = conditions.length > 0 ? 'works-if' : 'works';
   return { school, binder, verdict, refusal: null, conditions, reasons, score, figures };
 }
 
-function figuresOf(
-  binder: BinderRecord,
-  { surface, room, school, print, areaMm2, atHand }: MethodContext,
-): MethodFigures {
-  const rub = rubPlan({ binder, print, areaMm2, room, passes: null });
-  const mediumMl = coatVolumeMl(binder, surface, areaMm2);
+function figuresOf(school: SchoolRecord, binder: BinderRecord, context: MethodContext): MethodFigures {
+  const { surface, ground, room, print, places, reachedMm2, atHand } = context;
+  const under = binder.bedCoat ? sealedGround(surface) : ground;
+  const rub = rubPlan({ binder, print, ground: under, areaMm2: reachedMm2, room, passes: null });
+  const mediumMl = coatAmount({ places, binder, ground, filmUm: null, faces: null }).totalMl;
   const price = atHand.pricePerMl[binder.id];
-  const wait = cureWait({ binder, surface, filmUm: null, room, school, labelHours: null });
   return {
-    waitHours: wait.likelyHours + (binder.bedCoat?.dryHours ?? 0),
+    waitHours: laidHours(school, binder, context) + (binder.bedCoat?.dryHours ?? 0),
     minutes: rub.minutesTotal,
     passes: rub.passes.length,
-    kept: binder.tonerKept,
+    kept: binder.tonerKept * print.inkKept,
     mediumMl,
     cost: price === undefined ? null : price * mediumMl,
   };
+}
+
+/** From laying until it can be worked on, h. */
+function laidHours(school: SchoolRecord, binder: BinderRecord, { ground, room, school: rule }: MethodContext): number {
+  const wait = recipeStepOf(school, 'lay')?.wait ?? { kind: 'none' };
+  if (wait.kind === 'soak' || wait.kind === 'cool') return wait.minutes / 60;
+  if (wait.kind === 'none') return 0;
+  if ('hours' in wait) return plainWait('open', wait.hours, room).likelyHours;
+  return cureWait({ binder, ground, filmUm: null, room, school: rule, labelHours: null }).likelyHours;
 }
 
 function look({ school, context: { look: wanted } }: Judged): Reason[] {
@@ -138,10 +157,7 @@ const CHEAP = 1;
 const costReasons = ({ figures: { cost } }: Judged): Reason[] =>
   cost === null ? [] : [{ points: Math.round(clamp(2 - cost / CHEAP, -6, 2)), code: 'costs', cost }];
 
-function traced({ school, context: { lettering } }: Judged): Reason[] {
-  if (!school.traced) return [];
-  return [lettering ? { points: -16, code: 'outlines-only' } : { points: -30, code: 'no-photo-traced' }];
-}
+const traced = ({ school }: Judged): Reason[] => (school.traced ? [{ points: -16, code: 'outlines-only' }] : []);
 
 function whites({ binder: { base }, context: { whites: wanted, groundLightness } }: Judged): Reason[] {
   const reasons: Reason[] = [];
@@ -173,9 +189,13 @@ function surfaceFit({ school, binder, context: { surface, finish, hasBaseCoat } 
   return reasons;
 }
 
-function clarity({ binder: { tonerKept }, context: { lettering } }: Judged): Reason[] {
-  const points = Math.round((tonerKept - 0.9) * (lettering ? 160 : 100));
-  return [{ points, code: points >= 0 ? 'keeps-toner' : 'loses-toner', keptShare: tonerKept, lettering }];
+/** What keeps more than this is counted for it; most ink is lost far below, and no further against it than so much. */
+const USUALLY_KEPT = 0.94;
+const MOST_AGAINST = -14;
+
+function clarity({ figures: { kept }, context: { lettering } }: Judged): Reason[] {
+  const points = Math.max(MOST_AGAINST, Math.round((kept - USUALLY_KEPT) * (lettering ? 320 : 200)));
+  return [{ points, code: points >= 0 ? 'keeps-toner' : 'loses-toner', keptShare: kept, lettering }];
 }
 
 const SEAL_AND_FINISH_HOURS = 12;

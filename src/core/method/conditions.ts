@@ -1,4 +1,4 @@
-import { finishById, type BinderRecord, type SchoolRecord } from '@/core/craft';
+import { finishById, hasWindow, type BinderRecord, type PrintRecord, type SchoolRecord } from '@/core/craft';
 import type { MethodContext } from './context';
 import { isBare } from './refusals';
 
@@ -23,14 +23,21 @@ export type ConditionCode =
   | 'chalk-for-graphite'
   | 'swatch-of-heat-set'
   | 'paler-ink'
+  | 'much-paler-ink'
+  | 'coated-smooth-first'
   | 'led-only'
   | 'two-people'
   | 'in-parts'
   | 'smooth-first';
 
+/** Dye that nothing has set, rubbed wet: it runs with every pass. */
+const isRawInkRubbed = ({ removal }: SchoolRecord, { printer, heatSet }: PrintRecord): boolean =>
+  removal === 'rub' && printer === 'inkjet' && heatSet === null;
+
 /** What must be done first for a method to work on this piece: "works if …". Source: bench practice. */
 export function conditionsFor(school: SchoolRecord, binder: BinderRecord, context: MethodContext): ConditionCode[] {
-  const { surface, finish, hasBaseCoat, groundLightness, print, areaMm2 } = context;
+  const { surface, finish, hasBaseCoat, groundLightness, print, places } = context;
+  const areaMm2 = places.paperMm2;
   const { holds } = finishById(finish);
   const { wet } = binder;
   const uncoated = wet && !hasBaseCoat;
@@ -43,12 +50,14 @@ export function conditionsFor(school: SchoolRecord, binder: BinderRecord, contex
     ['degrease', !wet && surface.class === 'smooth' && !school.traced],
     ['light-base-coat', darkGround && binder.base === 'clear' && !school.traced],
     ['chalk-for-graphite', darkGround && school.traced],
-    ['swatch-of-heat-set', print.wet === 'risky' && school.removal === 'rub'],
-    ['paler-ink', school.window && print.printer === 'inkjet'],
+    ['swatch-of-heat-set', print.heatSet !== null && school.removal === 'rub'],
+    ['paler-ink', hasWindow(school) && print.printer === 'inkjet'],
+    ['much-paler-ink', isRawInkRubbed(school, print)],
+    ['coated-smooth-first', school.coatedFabricOnly && surface.class === 'fabric' && !hasBaseCoat],
     ['led-only', surface.ledOnly],
     ['two-people', wet && areaMm2 > LARGE_MM2 && binder.openMinutes < QUICK_TO_SKIN_MINUTES],
     ['in-parts', school.pageSized && areaMm2 > PAGE_MM2],
-    ['smooth-first', school.needsSmooth && surface.textureMm >= STRONG_GRAIN_MM],
+    ['smooth-first', school.needsSmooth && surface.textureMm >= STRONG_GRAIN_MM && surface.class !== 'fabric'],
   ];
   return asked.filter(([, applies]) => applies).map(([code]) => code);
 }

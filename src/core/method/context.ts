@@ -1,5 +1,6 @@
 import type { AtHand } from '@/core/at-hand';
-import type { FinishId, PrintRecord, SurfaceRecord, UseId } from '@/core/craft';
+import type { CoatPlaces } from '@/core/coat';
+import type { FinishId, Ground, PrintRecord, SurfaceRecord, UseId } from '@/core/craft';
 import type { Room } from '@/core/cure';
 
 export type LookWanted = 'any' | 'crisp' | 'soft' | 'distressed';
@@ -12,7 +13,11 @@ export interface MethodContext {
   groundLightness: number;
   hasBaseCoat: boolean;
   print: PrintRecord;
-  areaMm2: number;
+  /** What the coat lies on. */
+  ground: Ground;
+  /** Where a coat goes, and what of the print hands reach, mm². */
+  places: CoatPlaces;
+  reachedMm2: number;
   lettering: boolean;
   whites: 'surface-shows' | 'stay-white' | 'either';
   look: LookWanted;

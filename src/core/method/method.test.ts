@@ -13,15 +13,22 @@ import {
 } from '@/core/craft';
 import { readFileSync } from 'node:fs';
 import { methodTables } from '@/testing/method-tables';
+import { placesOf } from '@/core/coat';
+import { groundOf } from '@/core/craft';
 import { rankMethods, type MethodContext } from './index';
 
 const context = (patch: Partial<MethodContext> = {}): MethodContext => ({
   surface: surfaceById('painted-wood'),
   finish: 'chalk-type-paint',
+  ground: groundOf(patch.surface ?? surfaceById('painted-wood'), {
+    finish: patch.finish ?? 'chalk-type-paint',
+    baseCoat: patch.hasBaseCoat ? 'chalk-type-paint' : 'none',
+  }),
   groundLightness: 94,
   hasBaseCoat: false,
   print: printById('laser-plain'),
-  areaMm2: 60_000,
+  places: placesOf(60_000),
+  reachedMm2: 60_000,
   lettering: false,
   whites: 'either',
   look: 'any',
@@ -128,7 +135,7 @@ describe('what is refused', () => {
     });
     expect(find('none', on('glass'), 'tape-decal').verdict).not.toBe('refused');
     expect(find('none', on('canvas'), 'tape-decal').verdict).toBe('refused');
-    expect(find('fluid-gel', { ...liner, ...on('canvas') }, 'liner-peel').verdict).toBe('refused');
+    expect(find('fluid-gel', { ...liner, ...on('cloth') }, 'liner-peel').verdict).toBe('refused');
     expect(find('none', { print: printById('inkjet-liner'), ...on('terracotta') }, 'liner-press').verdict).not.toBe(
       'refused',
     );
@@ -182,7 +189,9 @@ describe('what is wanted moves the ranking', () => {
   it('lettering stands against a binder that loses toner', () =>
     expect(find('glue-sealer', { lettering: true }).score).toBeLessThan(find('glue-sealer').score));
   it('large work calls for fewer passes', () =>
-    expect(find('clear-medium', { areaMm2: 150_000 }).score).toBeLessThan(find('clear-medium').score));
+    expect(find('clear-medium', { places: placesOf(150_000), reachedMm2: 150_000 }).score).toBeLessThan(
+      find('clear-medium').score,
+    ));
 });
 
 describe('works if', () => {

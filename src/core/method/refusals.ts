@@ -1,5 +1,6 @@
 import {
   PRINTS,
+  hasWindow,
   type BinderRecord,
   type FinishId,
   type PrintId,
@@ -26,6 +27,7 @@ type RefusalReason =
   | { code: 'inkjet-bleeds' }
   | { code: 'paper-does-not-break-down'; print: PrintId }
   | { code: 'needs-plain-paper'; print: PrintId }
+  | { code: 'photo-not-traced' }
   | { code: 'other-print'; needs: PrintId };
 
 const refuse = (reason: RefusalReason, switchTo: PrintId | null = null): Refusal => ({ ...reason, switchTo });
@@ -34,13 +36,13 @@ const refuse = (reason: RefusalReason, switchTo: PrintId | null = null): Refusal
  * Why a school and binder can't be used on this piece, or null. What can't work is never only ranked low. Source: bench
  * practice.
  */
-export function refusalFor(
-  school: SchoolRecord,
-  binder: BinderRecord,
-  { surface, print, finish, hasBaseCoat, use }: MethodContext,
-): Refusal | null {
+export function refusalFor(school: SchoolRecord, binder: BinderRecord, context: MethodContext): Refusal | null {
+  const { surface, print, finish, hasBaseCoat, use, lettering } = context;
   if (binder.washesOut) return refuse({ code: 'glue-washes-out' });
   if (!school.prints.includes(print.id)) return wrongPrint(school, print);
+  if (isRawInk(print) && !school.traced && !takesRawInk(school, binder, context))
+    return refuse({ code: 'inkjet-bleeds' }, 'inkjet-heat-set');
+  if (school.traced && !lettering) return refuse({ code: 'photo-not-traced' });
   if (surface.laundered && !binder.holdsOnThreads) return refuse({ code: 'clear-medium-on-cloth' });
   if (surface.ledOnly && binder.base === 'white') return refuse({ code: 'never-on-candle' });
   if (surface.opaqueMediumOnly && binder.wet && binder.base === 'clear')
@@ -52,13 +54,20 @@ export function refusalFor(
   return null;
 }
 
+/** Dye on plain paper that nothing has set. */
+const isRawInk = ({ printer, wet, heatSet }: MethodContext['print']): boolean =>
+  printer === 'inkjet' && wet === 'risky' && heatSet === null;
+
+/** Gel holds some of it where the ground drinks the water away from it; a sheet that is peeled in time, anywhere. */
+const takesRawInk = (school: SchoolRecord, binder: BinderRecord, { ground }: MethodContext): boolean =>
+  school.palerInk.includes(binder.id) && (ground.porous || hasWindow(school));
+
 export const isBare = (finish: FinishId, hasBaseCoat: boolean): boolean => finish === 'bare' && !hasBaseCoat;
 
 function wrongPrint(school: SchoolRecord, print: MethodContext['print']): Refusal {
   const needs = school.prints[0]!;
   const onPaper = school.prints.some((id) => PRINTS.find((kind) => kind.id === id)?.wet === 'yes');
-  if (onPaper && print.printer === 'inkjet' && print.wet === 'never')
-    return refuse({ code: 'inkjet-bleeds' }, 'inkjet-heat-set');
+  if (onPaper && isRawInk(print)) return refuse({ code: 'inkjet-bleeds' }, 'inkjet-heat-set');
   if (print.wet === 'never') return refuse({ code: 'paper-does-not-break-down', print: print.id }, needs);
   if (onPaper && print.wet === 'own-school') return refuse({ code: 'needs-plain-paper', print: print.id }, needs);
   return refuse({ code: 'other-print', needs }, needs);

@@ -1,12 +1,10 @@
-import { SCHOOLS } from '@/core/craft';
-import { MS_PER_HOUR } from '@/core/shared';
 import { NOTHING_SAID } from '@/core/at-hand';
 import type { TextLayer } from '@/core/picture';
 import { EMPTY_STASH, atHandOf, newItem, readStash, type Piece } from '@/records';
 import { NOW, PICTURE, readyPiece } from '@/testing/builders';
 import { groundColourOf, printCurves, surfaceLook, type Job } from '@/core/stations';
 import { stepTitle } from '@/words';
-import { nextStep, planPiece, runSteps, stationStates } from './index';
+import { planPiece, runSteps, stationStates } from './index';
 
 const text = (mode: TextLayer['mode'], box = { xMm: 20, yMm: 150, widthMm: 100, heightMm: 12 }): TextLayer => ({
   id: `text-${mode}`,
@@ -74,60 +72,6 @@ describe('shapes in the plan', () => {
     expect(faulty.surface.shapeFault?.code).toBe('shape-gaps-too-wide');
     expect(faulty.surface.blank).toBeNull();
     expect(stationStates(job, faulty).surface).toBe('doubtful');
-  });
-});
-
-describe('schools from end to end', () => {
-  const CASES: Record<string, [Partial<Piece['surface']>, Partial<Piece['method']>]> = {
-    'tacky-peel': [{ kind: 'painted-wood' }, { school: 'tacky-peel', binder: 'fluid-gel' }],
-    'slip-paper': [{ kind: 'painted-wood' }, { school: 'slip-paper', binder: 'heavy-gel', print: 'slip-paper' }],
-    'tape-decal': [
-      { kind: 'glass', finish: 'bare' },
-      { school: 'tape-decal', binder: 'none' },
-    ],
-    'liner-peel': [{ kind: 'painted-wood' }, { school: 'liner-peel', binder: 'fluid-gel', print: 'release-liner' }],
-    'liner-heat': [
-      { kind: 'glass', finish: 'bare' },
-      { school: 'liner-heat', binder: 'none', print: 'release-liner' },
-    ],
-    'liner-press': [
-      { kind: 'terracotta', finish: 'bare' },
-      { school: 'liner-press', binder: 'none', print: 'inkjet-liner' },
-    ],
-    'film-bed': [
-      { kind: 'canvas', finish: 'bare' },
-      { school: 'film-bed', binder: 'gesso', print: 'inkjet-film' },
-    ],
-    trace: [{ kind: 'painted-wood' }, { school: 'trace', binder: 'none' }],
-  };
-  it.each(Object.keys(CASES))('%s runs through: laid, waited, off, mended', (id) => {
-    let job: Piece = on(...CASES[id]);
-    const at = (now: number) => {
-      const made = planPiece(job, PICTURE, now);
-      return { made, next: nextStep(job, made, now), states: stationStates(job, made) };
-    };
-    job = {
-      ...job,
-      surface: { ...job.surface, prepared: at(NOW).made.surface.preparation.map((step) => step.code) },
-      sheet: { ...job.sheet, printedAt: NOW },
-      lay: { ...job.lay, laidAt: NOW },
-    };
-    expect(at(NOW).made.method.chosen?.verdict).not.toBe('refused');
-    expect(at(NOW).made.cure.clock?.share).toBeGreaterThanOrEqual(0);
-    const dry = NOW + 60 * MS_PER_HOUR;
-    expect(['start-rubbing', 'wait-cure']).toContain(at(dry).next.code);
-    expect(at(dry).states.rub).toBe('ready');
-    job = { ...job, rub: { ...job.rub, finishedAt: dry } };
-    expect(at(dry).states.rub).toBe('done');
-    expect(at(dry).next.code).toBe('mend');
-    const steps = runSteps(job, at(dry).made);
-    expect(steps.every((step) => step.handsMinutes > 0 && step.waitHours >= 0)).toBe(true);
-  });
-
-  it('says whether the print is mirrored', () => {
-    const walked = SCHOOLS.filter(({ id }) => id in CASES);
-    expect(walked).toHaveLength(Object.keys(CASES).length);
-    for (const school of walked) expect(plan(on(...CASES[school.id])).method.mirrored).toBe(school.mirrored);
   });
 });
 

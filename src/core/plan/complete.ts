@@ -13,7 +13,8 @@ import type { RunStep } from './run-steps';
  * What marking a step done changes: the station's own record, the record of the work, and what it took out of the
  * stash. One change, undone as one.
  *
- * @param at when hands ended, epoch ms; @param minutes as measured; null where nobody did
+ * @param at when hands ended, epoch ms; @param minutes as measured; null where nobody did;
+ * @param early begun before its time
  */
 export function completeStep(
   job: Job,
@@ -21,6 +22,7 @@ export function completeStep(
   at: number,
   minutes: number | null,
   draws: readonly Omit<Draw, 'step' | 'at'>[] = [],
+  early = false,
 ): JobPatch {
   const text = stepText(step);
   const { done, draws: drawn } = job.work;
@@ -28,7 +30,7 @@ export function completeStep(
     ...STATION_REGISTRY[stationOf(step)].complete(step, job, { at, minutes: minutes ?? handsMinutes }),
     work: {
       // The usual minutes, not those at the person's pace: measured against them, pace finds the truth.
-      done: [...done.filter((one) => one.step !== text), { step: text, at, minutes, planned: usualMinutes }],
+      done: [...done.filter((one) => one.step !== text), { step: text, at, minutes, planned: usualMinutes, early }],
       draws: [...drawn.filter((draw) => draw.step !== text), ...draws.map((draw) => ({ ...draw, step: text, at }))],
     },
   };

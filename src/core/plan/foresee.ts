@@ -24,7 +24,7 @@ export function foresee<J extends Job>(
 ): Foreseen<J> {
   const best = plan.method.binder
     ? null
-    : (plan.method.candidates.find(({ verdict }) => verdict !== 'refused') ?? null);
+    : (plan.method.candidates.find(({ verdict, school }) => verdict !== 'refused' && !school.traced) ?? null);
   if (!best) return { job, plan, assumed: null, lacks: lacking(job, plan) };
   const taken = applyPatch(job, { method: { school: best.school.id, binder: best.binder.id } });
   const foreseen = planPiece(taken, picture, now, atHand);

@@ -129,12 +129,15 @@ describe('what goes on before the print', () => {
     expect(codes({ kind: 'varnished-wood', finish: 'varnish', baseCoat: 'gesso' })).toEqual([
       'lead-test',
       'scuff',
+      'degrease',
       'dust',
       'base-coat',
+      'base-coat-2',
       'light-sand',
+      'dust-again',
     ]);
     expect(codes({ kind: 'stone', finish: 'bare' })).toEqual(['wash-dry', 'dust']);
-    expect(codes({ kind: 'metal', finish: 'bare' })).toEqual(['degrease', 'derust']);
+    expect(codes({ kind: 'metal', finish: 'bare' })).toEqual(['derust', 'degrease']);
     expect(codes({ kind: 'cloth', finish: 'bare', baseCoat: 'gesso' })).toEqual(['prewash', 'lay-flat']);
   });
   it('warns of lead before old paint is sanded', () => {

@@ -37,16 +37,18 @@ export interface RunStep {
 }
 
 /**
- * The steps of a piece in working order: each waits for the one before it; one that goes on beside waits for nothing,
- * and the next waits for both.
+ * The steps of a piece in working order: each waits for the one before it; what goes on beside waits only for what goes
+ * on beside at its own station, and the next waits for both.
  */
 export function runSteps(job: Job, plan: PiecePlan, pace: Pace = {}): RunStep[] {
   let before: readonly StepText[] = [];
-  return STATIONS.flatMap((station) =>
-    STATION_REGISTRY[station].steps(job, plan).map((stated): RunStep => {
+  return STATIONS.flatMap((station) => {
+    let beside: readonly StepText[] = [];
+    return STATION_REGISTRY[station].steps(job, plan).map((stated): RunStep => {
       const id = stepText(stated.step);
-      const after = stated.beside ? [] : before;
-      before = stated.beside ? [...before, id] : [id];
+      const after = stated.beside ? beside : before;
+      before = stated.beside ? [...before.filter((one) => !beside.includes(one)), id] : [id];
+      beside = stated.beside ? [id] : beside;
       const usualMinutes = Math.max(1, Math.round(stated.minutes));
       const doneAt = STATION_REGISTRY[station].doneAt(stated.step, job, plan);
       return {
@@ -63,8 +65,8 @@ export function runSteps(job: Job, plan: PiecePlan, pace: Pace = {}): RunStep[] 
         ripeAt: ripeTime(station, stated, doneAt, job, plan),
         attended: stated.attended ?? false,
       };
-    }),
-  );
+    });
+  });
 }
 
 /** When a done step's wait is over: as its station has it, or its hours after it. */

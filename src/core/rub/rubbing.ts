@@ -1,16 +1,20 @@
 /**
  * Passes and minutes of rubbing. The binder's typical passes at 80 g/m² paper, one more for every 15 g/m² above; about
- * 12 min for the first pass over a letter-size print and half that for each later one; between passes 10 min to 1 h of
- * drying, by room and film. Fingertips sore after 30–40 min. Source: bench practice; the person's own log corrects it.
+ * 12 min for the first pass over a letter-size print and half that for each later one. Between passes paper and ground
+ * dry, not the binder: 10 min on sealed or painted faces, 30 on bare wood, an hour on weave and where a porous ground
+ * was soaked, at the reference room; a fan or hair dryer cuts it to a third. After the last pass the piece itself is
+ * damp: an hour at least, overnight where a porous ground was soaked. Fingertips sore after 30–40 min. Source: bench
+ * practice; the person's own log corrects it.
  */
-import { nominalFilmUm, type BinderRecord, type PrintRecord } from '@/core/craft';
-import { dryingFactor, type Room } from '@/core/cure';
-import { clamp } from '@/core/shared';
+import type { BinderRecord, Ground, PrintRecord } from '@/core/craft';
+import { REFERENCE_VPD_KPA, vapourPressureDeficitKpa, type Room } from '@/core/cure';
+import { clamp, sum } from '@/core/shared';
 
 interface RubPass {
   number: number;
   minutes: number;
   dampenMinutes: number;
+  /** Until the next pass can begin; after the last, until it can be mended. */
   dryMinutes: number;
 }
 
@@ -19,6 +23,11 @@ export interface RubPlan {
   usual: { min: number; max: number };
   extraForPaper: number;
   minutesTotal: number;
+  /** Until haze can be seen after any pass. */
+  betweenMinutes: number;
+  /** Until it can be sanded, painted or sealed after the last. */
+  dryOutMinutes: number;
+  water: BinderRecord['water'];
   /** Sections to dampen one after the other: about half a letter sheet each. */
   sections: number;
   breaks: number;
@@ -27,6 +36,8 @@ export interface RubPlan {
 export interface RubInput {
   binder: BinderRecord;
   print: PrintRecord;
+  ground: Pick<Ground, 'porous' | 'passDryMinutes'>;
+  /** Of the print, what hands reach: not what is tucked behind. */
   areaMm2: number;
   room: Room;
   passes: number | null;
@@ -40,33 +51,57 @@ const GSM_PER_PASS = 15;
 const SORE_MINUTES = 35;
 const FIRST_DAMPEN_MINUTES = 2;
 const LATER_DAMPEN_MINUTES = 1;
-const BETWEEN_MINUTES = { least: 10, nominal: 25, most: 60 };
-const REFERENCE_FILM_UM = 225;
+const SOAKED_POROUS_MINUTES = 60;
+const SOAKED_SEALED_MINUTES = 20;
+const FAN_SHARE = 1 / 3;
+const ROOM_SHARES = { least: 0.5, most: 3 };
+const DRY_OUT_MINUTES = { sealed: 60, damp: 120, overnight: 600 };
+const FAN_DRY_OUT_SHARE = 0.7;
 
-export function rubPlan({ binder, print, areaMm2, room, passes }: RubInput): RubPlan {
-  const extraForPaper = Math.max(0, Math.round((print.weightGsm - PLAIN_PAPER_GSM) / GSM_PER_PASS));
+export function rubPlan({ binder, print, ground, areaMm2, room, passes }: RubInput): RubPlan {
+  const isRubbed = binder.passes.max > 0;
+  const extraForPaper = !isRubbed ? 0 : Math.max(0, Math.round((print.weightGsm - PLAIN_PAPER_GSM) / GSM_PER_PASS));
   const usual = { min: binder.passes.min + extraForPaper, max: binder.passes.max + extraForPaper };
   const count = passes ?? usual.max;
   const letters = areaMm2 / LETTER_MM2;
-  const dryMinutes = betweenPassesMinutes(binder, room);
+  const betweenMinutes = betweenPassesMinutes(binder, ground, room);
+  const dryOutMinutes = Math.max(betweenMinutes, dryOut(binder, ground, room));
   const list = Array.from({ length: count }, (_, index): RubPass => ({
     number: index + 1,
     minutes: Math.max(1, Math.round(FIRST_PASS_MINUTES * letters * (index === 0 ? 1 : LATER_SHARE))),
     dampenMinutes: index === 0 ? FIRST_DAMPEN_MINUTES : LATER_DAMPEN_MINUTES,
-    dryMinutes,
+    dryMinutes: index + 1 === count ? dryOutMinutes : betweenMinutes,
   }));
-  const minutesTotal = list.reduce((total, pass) => total + pass.minutes, 0);
+  const minutesTotal = sum(list.map(({ minutes }) => minutes));
   return {
     passes: list,
     usual,
     extraForPaper,
     minutesTotal,
+    betweenMinutes,
+    dryOutMinutes,
+    water: binder.water,
     sections: Math.max(1, Math.ceil(letters * 2)),
     breaks: Math.floor(minutesTotal / SORE_MINUTES),
   };
 }
 
-function betweenPassesMinutes(binder: BinderRecord, room: Room): number {
-  const factor = dryingFactor(nominalFilmUm(binder) / REFERENCE_FILM_UM, room, 1).total;
-  return Math.round(clamp(BETWEEN_MINUTES.nominal * factor, BETWEEN_MINUTES.least, BETWEEN_MINUTES.most) / 5) * 5;
+/** The room's air against the reference, within what is believed of a wet face. */
+function roomShare(room: Room): number {
+  const deficit = vapourPressureDeficitKpa(room);
+  return clamp(deficit > 0 ? REFERENCE_VPD_KPA / deficit : Infinity, ROOM_SHARES.least, ROOM_SHARES.most);
+}
+
+const toFive = (minutes: number): number => Math.max(5, Math.round(minutes / 5) * 5);
+
+function betweenPassesMinutes({ water }: BinderRecord, ground: RubInput['ground'], room: Room): number {
+  const soaked = ground.porous ? SOAKED_POROUS_MINUTES : SOAKED_SEALED_MINUTES;
+  const still = water === 'soak' ? Math.max(soaked, ground.passDryMinutes) : ground.passDryMinutes;
+  return toFive(still * roomShare(room) * (room.air === 'fan' ? FAN_SHARE : 1));
+}
+
+function dryOut({ water }: BinderRecord, { porous }: RubInput['ground'], room: Room): number {
+  const { sealed, damp, overnight } = DRY_OUT_MINUTES;
+  const still = porous ? (water === 'soak' ? overnight : damp) : sealed;
+  return Math.max(sealed, toFive(still * roomShare(room) * (room.air === 'fan' ? FAN_DRY_OUT_SHARE : 1)));
 }

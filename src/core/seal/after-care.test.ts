@@ -1,10 +1,10 @@
-import { SEALERS, USES, binderById, printById, sealerById, surfaceById } from '@/core/craft';
+import { SEALERS, USES, binderById, printById, schoolById, sealerById, surfaceById } from '@/core/craft';
 import { MS_PER_HOUR } from '@/core/shared';
 import { pieceCost } from '@/core/journal';
 import { careLabel } from '@/words';
 import { applicableRepairs, type RepairContext } from '@/core/mend';
 import { rubPlan, type RubInput } from '@/core/rub';
-import { defaultSealer, sealClock, sealPlan, sealerChoices } from './index';
+import { defaultSealer, sealClock, sealPlan, sealerChoices, type SealContext } from './index';
 
 const ROOM = { temperatureC: 21, humidityPercent: 50, air: 'still' as const };
 const LETTER_MM2 = 215.9 * 279.4;
@@ -14,6 +14,7 @@ describe('rubbing', () => {
     rubPlan({
       binder: binderById('fluid-gel'),
       print: printById('laser-plain'),
+      ground: surfaceById('painted-wood'),
       areaMm2: LETTER_MM2,
       room: ROOM,
       passes: null,
@@ -30,12 +31,32 @@ describe('rubbing', () => {
     expect(plan({ binder: binderById('acrylic-varnish') }).passes).toHaveLength(4);
     expect(plan({ passes: 1 }).passes).toHaveLength(1);
   });
-  it('dries 10 min to an hour between passes, longer where it is damp', () => {
-    const minutes = (humidityPercent: number) => plan({ room: { ...ROOM, humidityPercent } }).passes[0].dryMinutes;
-    expect(minutes(50)).toBe(25);
-    expect(minutes(90)).toBe(60);
-    expect(minutes(5)).toBeGreaterThanOrEqual(10);
+  // Paper and ground dry, not the binder: 10 min on paint, half an hour on bare wood, an hour on weave and soaked wood.
+  it.each([
+    ['acrylic-varnish', 'soft-wood', 'still', 30],
+    ['glue-sealer', 'painted-wood', 'still', 10],
+    ['opaque-medium', 'cloth', 'still', 60],
+    ['fluid-gel', 'canvas', 'still', 60],
+    ['fluid-gel', 'soft-wood', 'still', 60],
+    ['fluid-gel', 'soft-wood', 'fan', 20],
+    ['fluid-gel', 'painted-wood', 'still', 20],
+  ] as const)('%s on %s in %s air dries %p min between passes', (binder, surface, air, minutes) => {
+    const rubbed = plan({ binder: binderById(binder), ground: surfaceById(surface), room: { ...ROOM, air } });
+    expect(rubbed.passes[0].dryMinutes).toBe(minutes);
+    expect(rubbed.betweenMinutes).toBe(minutes);
   });
+  it('dries longer in damp air, never endlessly', () => {
+    const minutes = (humidityPercent: number) => plan({ room: { ...ROOM, humidityPercent } }).betweenMinutes;
+    expect(minutes(75)).toBeGreaterThan(minutes(50));
+    expect(minutes(100)).toBeLessThanOrEqual(60);
+  });
+  it('is damp itself after the last pass: an hour on paint, overnight where a porous ground was soaked', () => {
+    expect(plan().passes.at(-1)?.dryMinutes).toBe(60);
+    expect(plan({ ground: surfaceById('canvas') }).passes.at(-1)?.dryMinutes).toBe(600);
+    expect(plan({ ground: surfaceById('soft-wood'), binder: binderById('glue-sealer') }).dryOutMinutes).toBe(120);
+  });
+  it('has no passes, on any paper, where nothing is rubbed', () =>
+    expect(plan({ binder: binderById('none'), print: printById('laser-heavy') }).passes).toEqual([]));
   it('asks for breaks on a large piece', () => expect(plan({ areaMm2: LETTER_MM2 * 4 }).breaks).toBe(2));
 });
 
@@ -43,15 +64,22 @@ describe('mending', () => {
   const repairs = (patch: Partial<RepairContext> = {}) =>
     applicableRepairs({
       binder: binderById('fluid-gel'),
+      school: schoolById('dry-and-rub'),
       surface: surfaceById('soft-wood'),
       printFillsBlank: false,
-      thicknessMm: 18,
+      bareSidesMm: 18,
+      wrapped: false,
+      bareWood: true,
       traced: false,
       ...patch,
     });
   const ids = (patch?: Partial<RepairContext>) => repairs(patch).map((repair) => repair.id);
-  it('lists what can apply, the expected first', () => {
-    expect(repairs()[0].expected).toBe(true);
+  it('lists what can apply in the order it is done: looked at, sanded, repainted, traced, pencil off', () => {
+    const stages = ['look', 'sand', 'repaint', 'trace', 'finish'];
+    const order = repairs({ traced: true }).map(({ stage }) => stages.indexOf(stage));
+    expect(order).toEqual([...order].sort((a, b) => a - b));
+    expect(ids()).toContain('stain');
+    expect(ids({ bareWood: false })).not.toContain('stain');
     expect(ids()).toEqual(expect.arrayContaining(['haze', 'outline', 'grain-tint', 'sides', 'rim']));
     expect(ids()).not.toContain('white-edge');
     expect(ids()).not.toContain('trace');
@@ -62,14 +90,42 @@ describe('mending', () => {
     expect(ids({ binder: binderById('opaque-medium') })).not.toContain('clear-coat');
     expect(ids({ binder: binderById('furniture-gel') })).not.toContain('outline');
     expect(ids({ printFillsBlank: true })).not.toContain('rim');
-    expect(ids({ thicknessMm: null })).not.toContain('sides');
+    expect(ids({ bareSidesMm: null })).not.toContain('sides');
+  });
+  it('never sands cloth or canvas, nor looks for pencil on cloth', () => {
+    for (const binder of ['fluid-gel', 'opaque-medium'] as const)
+      for (const surface of ['cloth', 'canvas'] as const) {
+        const on = { binder: binderById(binder), surface: surfaceById(surface), bareWood: false };
+        expect(repairs(on).filter(({ stage }) => stage === 'sand')).toEqual([]);
+      }
+    const cloth = ids({ surface: surfaceById('cloth'), binder: binderById('opaque-medium'), bareWood: false });
+    expect(cloth).not.toContain('pencil');
+    expect(ids({ surface: surfaceById('canvas'), bareWood: false })).toContain('pencil');
+  });
+  it('mends no decal, and looks for no paper where none is left', () => {
+    expect(ids({ school: schoolById('tape-decal'), binder: binderById('none') })).toEqual([]);
+    for (const id of ['liner-peel', 'slip-paper', 'film-bed'] as const) {
+      expect(ids({ school: schoolById(id) })).not.toContain('haze');
+      expect(ids({ school: schoolById(id) })).toContain('worn-places');
+    }
+    expect(ids({ wrapped: true, bareSidesMm: null })).toContain('overhang');
   });
 });
 
 describe('sealing', () => {
+  const asked = (patch: Partial<SealContext> = {}): SealContext => ({
+    use: 'wall',
+    sheen: 'matte',
+    binder: binderById('fluid-gel'),
+    fabric: false,
+    sealsItself: false,
+    ...patch,
+  });
+  const suits = (patch: Partial<SealContext>, id: string) =>
+    sealerChoices(asked(patch)).find((one) => one.sealer.id === id)?.suits;
   it('offers only what suits use and sheen, and says why not', () => {
-    const names = (use: Parameters<typeof sealerChoices>[0], sheen: Parameters<typeof sealerChoices>[1]) =>
-      sealerChoices(use, sheen, binderById('fluid-gel'), false)
+    const names = (use: SealContext['use'], sheen: SealContext['sheen']) =>
+      sealerChoices(asked({ use, sheen }))
         .filter((one) => one.suits)
         .map((one) => one.sealer.id);
     expect(names('wall', 'matte')[0]).toBe('acrylic-varnish');
@@ -78,18 +134,18 @@ describe('sealing', () => {
     expect(names('wall', 'gloss')).toContain('spray');
     expect(names('table-top', 'gloss')).toEqual(['polyurethane']);
     expect(names('wall', 'matte')).not.toContain('none');
-    for (const id of USES)
-      for (const one of sealerChoices(id, 'satin', null, false)) expect(one.reasons.length).toBeGreaterThan(0);
+    for (const use of USES)
+      for (const one of sealerChoices(asked({ use, sheen: 'satin', binder: null })))
+        expect(one.reasons.length).toBeGreaterThan(0);
   });
-  it('leaves cloth and indoor canvas bare if wanted', () => {
-    expect(defaultSealer('cloth', 'matte', binderById('opaque-medium'), true)).toBe('none');
-    expect(sealerChoices('wall', 'matte', null, true).find((one) => one.sealer.id === 'none')?.suits).toBe(true);
+  it('leaves cloth, indoor canvas and a decal bare', () => {
+    expect(defaultSealer(asked({ use: 'cloth', binder: binderById('opaque-medium'), fabric: true }))).toBe('none');
+    expect(suits({ fabric: true, binder: null }, 'none')).toBe(true);
+    for (const use of USES)
+      expect(defaultSealer(asked({ use, sheen: 'gloss', binder: binderById('none'), sealsItself: true }))).toBe('none');
   });
   it('never covers a picture with a white binder', () =>
-    expect(
-      sealerChoices('wall', 'matte', binderById('opaque-medium'), false).find((one) => one.sealer.id === 'same-medium')
-        ?.suits,
-    ).toBe(false));
+    expect(suits({ binder: binderById('opaque-medium') }, 'same-medium')).toBe(false));
   it('covers 10 to 12 m² with a litre of every brushed sealer', () => {
     for (const sealer of SEALERS.filter((one) => one.filmUm >= 80 && one.id !== 'hard-top-coat')) {
       expect(sealPlan(sealer, 1_000_000, ROOM, null).bottleCoversM2).toBeGreaterThan(9.9);
@@ -123,18 +179,32 @@ describe('the record', () => {
     blank: 4,
     binderBottle: { price: 12, ml: 240 },
     sealerBottle: { price: null, ml: null },
+    paintTin: { price: 9, ml: 250 },
   };
   it('costs each bottle by its share, and says what it does not know', () => {
-    expect(pieceCost(prices, { binderMl: 30, sealerMl: 12 })).toEqual({
+    expect(pieceCost(prices, { pages: 1, paintMl: 0, binderMl: 30, sealerMl: 12 })).toEqual({
       lines: [
         { item: 'print', amount: 0.5 },
         { item: 'blank', amount: 4 },
+        { item: 'paint', amount: 0 },
         { item: 'binder', amount: 1.5 },
       ],
       total: 6,
       unknown: ['sealer'],
     });
-    expect(pieceCost(prices, { binderMl: 30, sealerMl: 0 }).unknown).toEqual([]);
+    expect(pieceCost(prices, { pages: 1, paintMl: 0, binderMl: 30, sealerMl: 0 }).unknown).toEqual([]);
+  });
+  it('six pages cost six pages, and paint its share of the tin', () => {
+    const prices = {
+      print: 0.5,
+      blank: null,
+      binderBottle: { price: null, ml: null },
+      sealerBottle: { price: null, ml: null },
+      paintTin: { price: 9, ml: 250 },
+    };
+    const { lines } = pieceCost(prices, { pages: 6, paintMl: 50, binderMl: 0, sealerMl: 0 });
+    expect(lines).toContainEqual({ item: 'print', amount: 3 });
+    expect(lines).toContainEqual({ item: 'paint', amount: 1.8 });
   });
   it('writes a care label for what was made', () => {
     const base = {

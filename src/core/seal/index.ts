@@ -4,6 +4,7 @@ export {
   sealPlan,
   sealerChoices,
   type SealClock,
+  type SealContext,
   type SealPlan,
   type SealerChoice,
   type SealerReason,

@@ -9,7 +9,14 @@ import { dryingFactor, type Room } from '@/core/cure';
 
 /** What speaks for or against a sealer. */
 export type SealerReason =
-  'not-for-use' | 'only-fabric-goes-bare' | 'not-in-sheen' | 'too-soft' | 'covers-picture' | 'as-noted' | 'yellows';
+  | 'not-for-use'
+  | 'only-fabric-goes-bare'
+  | 'not-in-sheen'
+  | 'too-soft'
+  | 'covers-picture'
+  | 'as-noted'
+  | 'yellows'
+  | 'sealed-by-tape';
 
 export interface SealerChoice {
   sealer: SealerRecord;
@@ -28,29 +35,31 @@ const WEAR_NEEDED: Readonly<Record<UseId, number>> = {
 };
 
 /** All sealers, the suiting ones first and among them the hardest wearing that does not yellow. */
-export function sealerChoices(
-  use: UseId,
-  sheen: SheenId,
-  binder: BinderRecord | null,
-  fabric: boolean,
-): SealerChoice[] {
+export function sealerChoices(context: SealContext): SealerChoice[] {
   return SEALERS.map((sealer): SealerChoice => {
-    const against = reasonsAgainst(sealer, { use, sheen, binder, fabric });
-    return { sealer, suits: against.length === 0, reasons: against.length > 0 ? against : reasonsFor(sealer) };
-  }).sort((a, b) => Number(b.suits) - Number(a.suits) || preference(b.sealer, use) - preference(a.sealer, use));
+    const against = reasonsAgainst(sealer, context);
+    return { sealer, suits: against.length === 0, reasons: against.length > 0 ? against : reasonsFor(sealer, context) };
+  }).sort((a, b) => Number(b.suits) - Number(a.suits) || preference(b.sealer, context) - preference(a.sealer, context));
 }
 
-const reasonsFor = ({ yellowing }: SealerRecord): SealerReason[] =>
-  yellowing === 'none' ? ['as-noted'] : ['as-noted', 'yellows'];
+function reasonsFor({ yellowing, bare }: SealerRecord, { sealsItself }: SealContext): SealerReason[] {
+  if (bare && sealsItself) return ['sealed-by-tape'];
+  return yellowing === 'none' ? ['as-noted'] : ['as-noted', 'yellows'];
+}
 
-interface SealContext {
+/** What a sealer is asked for. */
+export interface SealContext {
   use: UseId;
   sheen: SheenId;
   binder: BinderRecord | null;
   fabric: boolean;
+  /** A decal under its own tape: nothing need go over it. */
+  sealsItself: boolean;
 }
 
-function reasonsAgainst(sealer: SealerRecord, { use, sheen, binder, fabric }: SealContext): SealerReason[] {
+function reasonsAgainst(sealer: SealerRecord, context: SealContext): SealerReason[] {
+  const { use, sheen, binder, fabric, sealsItself } = context;
+  if (sealer.bare && sealsItself) return [];
   const forUse = sealer.uses.includes(use);
   const asked: readonly [SealerReason, boolean][] = [
     ['not-for-use', !forUse],
@@ -62,7 +71,10 @@ function reasonsAgainst(sealer: SealerRecord, { use, sheen, binder, fabric }: Se
   return asked.filter(([, applies]) => applies).map(([reason]) => reason);
 }
 
-function preference(sealer: SealerRecord, use: UseId): number {
+const OWN_TAPE_FIRST = 100;
+
+function preference(sealer: SealerRecord, { use, sealsItself }: SealContext): number {
+  if (sealer.bare && sealsItself) return OWN_TAPE_FIRST;
   const firstUse = sealer.uses[0] === use ? 2 : 0;
   return firstUse + sealer.wear / 4 + (sealer.yellowing === 'none' ? 1 : 0) - sealer.curedDays.min / 30;
 }
@@ -81,10 +93,11 @@ export interface SealPlan {
 
 const MM2_PER_M2 = 1_000_000;
 
-export function sealPlan(sealer: SealerRecord, areaMm2: number, room: Room, coats: number | null): SealPlan {
+/** @param least coats that the method asks for, whatever is usual of the sealer */
+export function sealPlan(sealer: SealerRecord, areaMm2: number, room: Room, coats: number | null, least = 0): SealPlan {
   const factor = Math.max(1, dryingFactor(1, room, 1).total);
   const volumeMlPerCoat = (areaMm2 / MM2_PER_M2) * sealer.filmUm * (1 + LOSS_SHARE);
-  const count = coats ?? sealer.coats.min;
+  const count = coats ?? (sealer.bare ? 0 : Math.max(sealer.coats.min, least));
   return {
     sealer,
     coats: count,
@@ -121,9 +134,5 @@ export function sealClock(plan: SealPlan, coatsAt: readonly number[]): SealClock
   };
 }
 
-export const defaultSealer = (
-  use: UseId,
-  sheen: SheenId,
-  binder: BinderRecord | null,
-  fabric: boolean,
-): SealerId | null => sealerChoices(use, sheen, binder, fabric).find((choice) => choice.suits)?.sealer.id ?? null;
+export const defaultSealer = (context: SealContext): SealerId | null =>
+  sealerChoices(context).find((choice) => choice.suits)?.sealer.id ?? null;

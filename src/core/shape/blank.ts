@@ -38,6 +38,8 @@ export interface Blank extends SizeMm {
   openings: readonly Opening[];
   /** Area to be covered: parts less openings, mm². */
   areaMm2: number;
+  /** The parts without what is tucked behind: where hands reach and eyes see. */
+  reached: readonly BlankPart[];
   /** What is seen from the front, in the face's coordinates; for a vessel and a cylinder the middle of its side. */
   front: RectMm;
   folds: readonly { x1: number; y1: number; x2: number; y2: number }[];
@@ -69,6 +71,7 @@ export const PLAIN_LAYOUT: PaperLayout = { kind: 'plain', round: false };
 interface Face {
   size: SizeMm;
   parts: readonly BlankPart[];
+  reached?: readonly BlankPart[];
   layout?: PaperLayout;
   openings?: readonly Opening[];
   folds?: Blank['folds'];
@@ -79,6 +82,7 @@ interface Face {
 export const blankOf = ({
   size: { widthMm, heightMm },
   parts,
+  reached = parts,
   layout = PLAIN_LAYOUT,
   openings = [],
   folds = [],
@@ -88,6 +92,7 @@ export const blankOf = ({
   widthMm,
   heightMm,
   parts,
+  reached,
   openings,
   folds,
   front,

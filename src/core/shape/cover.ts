@@ -34,6 +34,34 @@ export function coveredAreaMm2(blank: Blank, rings: readonly Ring[]): number {
   return Math.abs(sum(onBlank(blank, rings).map(signedAreaMm2)));
 }
 
+/** Of outlines on the blank, the area that hands reach: without what is tucked behind, mm². */
+export const reachedAreaMm2 = (blank: Blank, rings: readonly Ring[]): number =>
+  coveredAreaMm2({ ...blank, parts: blank.reached, areaMm2: reachedFaceMm2(blank) }, rings);
+
+/** The face that is reached, less its openings, mm². */
+export const reachedFaceMm2 = ({ reached, parts, areaMm2: faceMm2 }: Blank): number =>
+  faceMm2 - sum(parts.map(({ areaMm2 }) => areaMm2)) + sum(reached.map(({ areaMm2 }) => areaMm2));
+
+/** The sides of a blank so thick that the print leaves bare, mm²: none where they are folded in or it closes round. */
+export function bareSidesMm2({ layout, parts }: Blank, thicknessMm: number | null): number {
+  if (
+    thicknessMm === null ||
+    layout.kind === 'sides' ||
+    layout.kind === 'bent' ||
+    (layout.kind === 'plain' && layout.round)
+  )
+    return 0;
+  return thicknessMm * sum(parts.map(({ ring }) => ringLengthMm(ring)));
+}
+
+const ringLengthMm = (ring: Ring): number =>
+  sum(
+    ring.map(({ xMm, yMm }, index) => {
+      const next = ring[(index + 1) % ring.length]!;
+      return Math.hypot(next.xMm - xMm, next.yMm - yMm);
+    }),
+  );
+
 /** Where a coat goes that reaches past a landed print by some millimetres, on the blank. */
 export const coatRings = (blank: Blank, landed: readonly Ring[], pastMm: number): Ring[] =>
   onBlank(blank, pastMm > 0 ? offsetRings(landed, pastMm) : landed);

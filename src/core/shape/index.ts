@@ -9,7 +9,7 @@ export {
   type SizeMm,
 } from './rectangle';
 export { PLAIN_LAYOUT, bendFor, type Blank, type Opening, type PaperLayout, type ShapeCode } from './blank';
-export { coatRings, coveredAreaMm2, onBlank } from './cover';
+export { bareSidesMm2, coatRings, coveredAreaMm2, onBlank, reachedAreaMm2, reachedFaceMm2 } from './cover';
 export { SHAPE_KINDS, resolveBlank, shapeKind, type BlankShape, type ShapeKind, type SizeMeaning } from './kinds';
 export { bendOf, bendPoint, bendRect, curlPoint, fanOf, unbendPoint, type Bend, type BentBlock } from './fan';
 export {

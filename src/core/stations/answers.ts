@@ -3,8 +3,8 @@
  * null; `missing` says at which station what is lacking. A station's answer is computed from the job and from the
  * answers of the stations before it.
  */
-import type { CoatAmount, LayingStep } from '@/core/coat';
-import type { BinderRecord, SchoolRecord, SurfaceRecord } from '@/core/craft';
+import type { CoatAmount, CoatPlaces, LayingStep } from '@/core/coat';
+import type { BinderRecord, Ground, SchoolRecord, SheenId, SurfaceRecord, WaitKind } from '@/core/craft';
 import type { AirCourse, AirGap, CureClock, CureWait, OvenCycle, OvenRefusal, PeelWindow, Room } from '@/core/cure';
 import type { Comparison, PieceCost } from '@/core/journal';
 import type { Repair } from '@/core/mend';
@@ -34,8 +34,11 @@ export interface PrintPlan {
   picture: RectMm;
   /** How it is printed and what of it lands. */
   formed: FormedPrint;
-  /** What of it lies on the blank, mm². */
+  /** What of it lies on the blank, mm², and of that what hands reach. */
   areaMm2: number;
+  reachedMm2: number;
+  /** Where a coat for it goes, past it or over the whole face. */
+  coat: CoatPlaces;
   crop: Crop;
   croppedPx: SizePx;
   ppi: number;
@@ -50,6 +53,12 @@ export interface SurfaceAnswer {
   shapeFault: Failure<ShapeCode> | null;
   /** Where the print may lie: the blank inside its margins. Null where margins leave nothing. */
   window: RectMm | null;
+  /** What the coat lies on: bare, or closed by a finish or a base coat. */
+  ground: Ground | null;
+  /** Faces that are painted and sealed: what is seen of the front, and bare sides, mm². */
+  faceMm2: number;
+  /** Paint for all its coats, ml. */
+  paintMl: number;
   groundColour: string;
   /** How the renderer shows the blank. */
   look: SurfaceLook | null;
@@ -64,6 +73,8 @@ export interface MethodAnswer {
   binder: BinderRecord | null;
   school: SchoolRecord | null;
   mirrored: boolean;
+  /** The sheen it is sealed with: said, or as the method asks. */
+  sheen: SheenId;
 }
 
 interface SheetAnswer {
@@ -95,6 +106,8 @@ export interface LayAnswer {
 }
 
 export interface CureAnswer {
+  /** Why a laid print waits, by its school's recipe; null without a school. */
+  kind: WaitKind | null;
   wait: CureWait | null;
   clock: CureClock | null;
   /** Which oven cycles the piece can take, and why not. */

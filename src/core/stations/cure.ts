@@ -1,9 +1,19 @@
-import { OVEN_CYCLES, cureClock, cureWait, ovenById, ovenRefusal, peelWindow, type OvenPiece } from '@/core/cure';
-import type { CautionId } from '@/core/craft';
+import {
+  OVEN_CYCLES,
+  cureClock,
+  cureWait,
+  ovenById,
+  ovenRefusal,
+  peelWindow,
+  plainWait,
+  type CureWait,
+  type OvenPiece,
+} from '@/core/cure';
+import { recipeStepOf, type CautionId, type RecipeWait } from '@/core/craft';
 import type { CureAnswer, LayAnswer, MethodAnswer, SurfaceAnswer } from './answers';
 import type { Job } from './job';
 import { lacksKind, lacksMethod } from './lacking';
-import { rubNext } from './rub';
+import { isRubbed, rubNext } from './rub';
 import { WITHOUT_STEPS, isLaid, need, never, type Setting, type Station } from './station';
 
 const isRubbing = ({ rub }: Job): boolean => rub.done.length > 0 || rub.finishedAt !== null;
@@ -13,9 +23,10 @@ export const cure: Station<'cure', 'surface' | 'method' | 'lay'> = {
   id: 'cure',
   answer,
   missing: (job, plan) => [...lacksKind(plan), ...lacksMethod(plan), ...need(!isLaid(job), 'not-laid', 'lay')],
-  state: (job, { cure: { wait, clock } }) => {
+  state: (job, plan) => {
+    const { wait, clock } = plan.cure;
     if (isLaid(job) && job.rub.done.length === 0 && (wait?.warnings.length ?? 0) > 0) return 'doubtful';
-    if (isLaid(job) && isRubbing(job)) return 'done';
+    if (isLaid(job) && (isRubbing(job) || isRubbed(job, plan))) return 'done';
     if (!clock) return 'not-yet';
     return clock.wetness === 'wet' || clock.wetness === 'tacky' ? 'waiting' : 'ready';
   },
@@ -39,30 +50,43 @@ interface Before {
 
 function answer(
   { job, now, atHand }: Setting,
-  { surface: { record }, method: { binder, school }, lay }: Before,
+  { surface: { record, ground }, method: { binder, school }, lay }: Before,
 ): CureAnswer {
-  if (!record || !binder)
-    return { wait: null, clock: null, ovens: [], peel: null, bridged: lay.through?.course.bridged ?? [] };
+  const bridged = lay.through?.course.bridged ?? [];
+  if (!record || !ground || !binder || !school)
+    return { kind: null, wait: null, clock: null, ovens: [], peel: null, bridged };
+  const recipe = recipeStepOf(school, 'lay')?.wait ?? { kind: 'none' };
   const { filmUm, laidAt } = job.lay;
+  const plain = waitWithoutCoat(recipe, lay);
   const { finish, baseCoat } = job.surface;
   const piece: OvenPiece = { surface: record, finish, baseCoat, binder, limitC: atHand.ovenLimitC };
   const wanted = job.cure.oven ? ovenById(job.cure.oven) : null;
-  const wait = cureWait({
-    binder,
-    surface: record,
-    filmUm,
-    room: lay.room,
-    school: job.cure.school,
-    labelHours: job.cure.labelHours,
-    through: lay.through,
-    signs: laidAt === null ? [] : job.cure.signs,
-    oven: wanted && ovenRefusal(piece, wanted) === null ? wanted : null,
-  });
+  const wait =
+    plain ??
+    cureWait({
+      binder,
+      ground,
+      filmUm,
+      room: lay.room,
+      school: job.cure.school,
+      labelHours: job.cure.labelHours,
+      through: lay.through,
+      signs: laidAt === null ? [] : job.cure.signs,
+      oven: wanted && ovenRefusal(piece, wanted) === null && recipe.kind === 'dry' ? wanted : null,
+    });
   return {
+    kind: recipe.kind,
     wait,
     clock: laidAt === null ? null : cureClock(wait, laidAt, now),
-    ovens: OVEN_CYCLES.map((cycle) => ({ cycle, refusal: ovenRefusal(piece, cycle) })),
+    ovens: plain ? [] : OVEN_CYCLES.map((cycle) => ({ cycle, refusal: ovenRefusal(piece, cycle) })),
     peel: peelWindow(school, binder, wait),
-    bridged: lay.through?.course.bridged ?? [],
+    bridged,
   };
+}
+
+/** A recipe's wait that has no coat under a sheet; null where it has one. */
+function waitWithoutCoat(recipe: RecipeWait, { room }: LayAnswer): CureWait | null {
+  if (recipe.kind === 'none') return plainWait('none', 0, room);
+  if (recipe.kind === 'soak' || recipe.kind === 'cool') return plainWait(recipe.kind, recipe.minutes / 60, room);
+  return 'hours' in recipe ? plainWait('open', recipe.hours, room) : null;
 }

@@ -26,6 +26,7 @@ export const STATIONS = Object.keys(REGISTRY) as readonly StationId[];
 
 export type * from './answers';
 export {
+  PAINT_AGES,
   applyPatch,
   dueAt,
   type Draw,
@@ -33,6 +34,7 @@ export {
   type JobPatch,
   type KeptProof,
   type Motif,
+  type PaintAge,
   type PictureFacts,
   type RubbedPass,
   type ShopOrder,
@@ -65,5 +67,6 @@ export { measuredSteps } from './keep';
 export { isRubbed, passDryAt } from './rub';
 export { isSealed } from './seal';
 export type { PrepStep } from './surface/preparation';
+export { asksPaintAge } from './surface/preparation';
 export { motifKey } from './surface/placement';
 export { groundColourOf, printCurves, printTables, surfaceLook } from './surface/ground';

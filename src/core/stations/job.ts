@@ -51,6 +51,12 @@ export interface ShopOrder {
   readyAt: number;
 }
 
+/**
+ * Of paint that is on it: put on by oneself; by others since lead has been banned from it; before that; or nobody knows.
+ */
+export const PAINT_AGES = ['own', 'recent', 'old', 'unknown'] as const;
+export type PaintAge = (typeof PAINT_AGES)[number];
+
 export interface RubbedPass {
   at: number;
   minutes: number;
@@ -84,6 +90,10 @@ export interface Job {
     grain: Grain;
     /** The bare stuff's own colour; null as usual for the surface. */
     bareColour: string | null;
+    /** Who painted it, and when; null where nobody said. */
+    paintAge: PaintAge | null;
+    /** Another colour under the base coat, to come through where it is sanded; null without. */
+    underColour: string | null;
   };
   method: {
     print: PrintId;
@@ -144,7 +154,8 @@ export interface Job {
   mend: { done: RepairId[]; finishedAt: number | null };
   seal: {
     use: UseId;
-    sheen: SheenId;
+    /** Null as the method asks for. */
+    sheen: SheenId | null;
     sealer: SealerId | null;
     coats: number | null;
     coatsAt: number[];
@@ -164,6 +175,8 @@ export interface StepDone {
   at: number;
   minutes: number | null;
   planned: number;
+  /** It was begun before its time, against the warning. */
+  early: boolean;
 }
 /** Taken out of an item of the stash by a step: ml, sheets or pieces. */
 export interface Draw {

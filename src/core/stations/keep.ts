@@ -3,21 +3,32 @@ import type { BinderRecord, SealerId } from '@/core/craft';
 import { compareWithPlan, pieceCost, type Prices } from '@/core/journal';
 import type { Job } from './job';
 import { isSealed } from './seal';
+import { pagesOf } from './sheet';
 import { WITHOUT_STEPS, need, never, nextStep, type Station } from './station';
 
 const RECORD_MINUTES = 5;
 
-export const keep: Station<'keep', 'method' | 'lay' | 'cure' | 'rub' | 'seal'> = {
+export const keep: Station<'keep', 'surface' | 'method' | 'sheet' | 'lay' | 'cure' | 'rub' | 'seal'> = {
   ...WITHOUT_STEPS,
   id: 'keep',
   answer: (
     { job, atHand },
-    { method: { binder }, lay: { laying }, cure: { wait }, rub: { rubbing }, seal: { sealing } },
+    {
+      surface: { paintMl },
+      method: { binder },
+      sheet,
+      lay: { laying },
+      cure: { wait },
+      rub: { rubbing },
+      seal: { sealing },
+    },
   ) => {
     const plannedMl = laying?.coat.totalMl ?? null;
     const { mediumUsedMl, laidAt } = job.lay;
     return {
       cost: pieceCost(pricesOf(job, sealing?.sealer.id ?? null, binder, atHand), {
+        pages: pagesOf({ sheet }),
+        paintMl,
         binderMl: mediumUsedMl ?? plannedMl,
         sealerMl: sealing?.totalMl ?? null,
       }),
@@ -48,6 +59,7 @@ function pricesOf(job: Job, sealer: SealerId | null, binder: BinderRecord | null
     ...prices,
     print: prices.print ?? atHand.pricePerSheet[job.method.print] ?? null,
     binderBottle: bottle(prices.binderBottle, binder ? atHand.pricePerMl[binder.id] : undefined),
+    paintTin: bottle(prices.paintTin, atHand.paintPricePerMl ?? undefined),
     sealerBottle: bottle(prices.sealerBottle, sealer ? atHand.sealerPricePerMl[sealer] : undefined),
   };
 }

@@ -1,25 +1,32 @@
 import { coatAmount, layingSteps, openMinutes, spreadMinutes } from '@/core/coat';
-import { nominalFilmUm, type BinderRecord, type CautionId, type SurfaceRecord } from '@/core/craft';
-import type { Room } from '@/core/cure';
-import type { Blank } from '@/core/shape';
+import {
+  handsMinutes,
+  nominalFilmUm,
+  recipeStepOf,
+  type BinderRecord,
+  type CautionId,
+  type Ground,
+  type SchoolRecord,
+  type SurfaceRecord,
+} from '@/core/craft';
+import { dryingFactor, type Room } from '@/core/cure';
 import { airAtStart, roomThrough, typedRoom } from './air';
 import type { LayPlan, PiecePlan, PrintPlan } from './answers';
 import { cureStepWait } from './cure-wait';
 import type { Job } from './job';
 import { lacksForCoat } from './lacking';
+import { pagesOf } from './sheet';
 import { clockWait, isLaid, loggedAt, nextStep, type StashNeed, type Station, type StationStep } from './station';
 import { stepText } from './step';
 
-const LAY_MINUTES = 15;
-
 export const lay: Station<'lay', 'surface' | 'method'> = {
   id: 'lay',
-  answer: ({ job, now, atHand }, { surface: { record, blank, print }, method: { binder } }) => {
+  answer: ({ job, now, atHand }, { surface: { record, ground, print }, method: { binder, school } }) => {
     const room = typedRoom(job);
     const through = binder ? roomThrough(job, room, now, atHand) : null;
-    if (!record || !blank || !print || !binder) return { room, through, laying: null };
+    if (!record || !ground || !print || !binder || !school) return { room, through, laying: null };
     const laidIn = through && !isLaid(job) ? airAtStart(through.course, room) : room;
-    return { room, through, laying: planLaying(job, { surface: record, blank, print, binder, room: laidIn }) };
+    return { room, through, laying: planLaying(job, { surface: record, ground, print, binder, school, room: laidIn }) };
   },
   missing: lacksForCoat,
   state: (job, plan) => {
@@ -54,9 +61,8 @@ export const lay: Station<'lay', 'surface' | 'method'> = {
 function cautions(_: Job, { surface: { record }, method: { binder, school }, cure: { wait } }: PiecePlan): CautionId[] {
   const minded: CautionId[] = [];
   if (record?.sharpEdges) minded.push('glass-edges');
-  if (school?.hot) minded.push('heat-set');
   if (wait?.rule === 'oven') minded.push('oven');
-  if (school?.knife) minded.push('knife');
+  minded.push(...((school && recipeStepOf(school, 'lay')?.cautions) ?? []));
   if (wait?.warnings.includes('too-cold') || wait?.warnings.includes('cold-hours')) minded.push('cold-film');
   if (wait?.warnings.includes('damp')) minded.push('damp-air');
   if (binder?.wet) minded.push('back-of-paper', 'brushes', 'label-first');
@@ -65,20 +71,22 @@ function cautions(_: Job, { surface: { record }, method: { binder, school }, cur
 
 function steps(_: Job, plan: PiecePlan): StationStep[] {
   const {
-    method,
-    lay: { laying },
+    method: { binder, school },
+    surface: { print, ground },
+    lay: { laying, room },
     cure: { wait },
   } = plan;
-  const { binder, school } = method;
-  if (!school || !binder || !laying || !wait) return [];
+  const recipe = school && recipeStepOf(school, 'lay');
+  if (!recipe || !binder || !laying || !wait || !print || !ground) return [];
+  const bedStep = recipeStepOf(school, 'bed');
   const bed: StationStep[] =
-    laying.coat.bed && binder.bedCoat
+    bedStep && binder.bedCoat
       ? [
           {
             step: { kind: 'bed' },
             title: { code: 'bed' },
-            minutes: LAY_MINUTES,
-            wait: clockWait(binder.bedCoat.dryHours),
+            minutes: handsMinutes(bedStep.hands, laying.coat.bed?.areaMm2 ?? print.areaMm2),
+            wait: clockWait(binder.bedCoat.dryHours * dryingFactor(1, room, ground.dryingFactor).total),
           },
         ]
       : [];
@@ -86,9 +94,9 @@ function steps(_: Job, plan: PiecePlan): StationStep[] {
     ...bed,
     {
       step: { kind: 'lay' },
-      title: binder.wet ? { code: 'lay' } : { code: 'lay-dry', school: school.id },
-      minutes: LAY_MINUTES + Math.round(laying.spreadMinutes),
-      wait: cureStepWait(wait, school.window),
+      title: { code: 'lay', school: school.id },
+      minutes: handsMinutes(recipe.hands, print.areaMm2, pagesOf(plan)),
+      wait: cureStepWait(wait, recipe.wait.kind),
       attended: wait.rule === 'oven',
     },
   ];
@@ -96,18 +104,19 @@ function steps(_: Job, plan: PiecePlan): StationStep[] {
 
 interface Laid {
   surface: SurfaceRecord;
-  blank: Blank;
+  ground: Ground;
   print: PrintPlan;
   binder: BinderRecord;
+  school: SchoolRecord;
   room: Room;
 }
 
-function planLaying(job: Job, { surface, blank, print, binder, room }: Laid): LayPlan {
+function planLaying(job: Job, { surface, ground, print, binder, school, room }: Laid): LayPlan {
   const { filmUm, faces, extendMm } = job.lay;
-  const coat = coatAmount({ blank, print: print.formed.landed, binder, surface, filmUm, faces, extendMm });
+  const coat = coatAmount({ places: print.coat, binder, ground, filmUm, faces });
   return {
     coat,
-    steps: layingSteps(coat, binder, surface, print.rect, extendMm),
+    steps: layingSteps(coat, binder, school, surface, print.rect, extendMm),
     filmUm: filmUm ?? nominalFilmUm(binder),
     room,
     openMinutes: openMinutes(binder, room),

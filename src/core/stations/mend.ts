@@ -1,14 +1,20 @@
-import { applicableRepairs } from '@/core/mend';
+import { baseCoatById, hands, handsMinutes } from '@/core/craft';
+import { plainWait } from '@/core/cure';
+import { applicableRepairs, type Repair } from '@/core/mend';
 import type { PiecePlan } from './answers';
 import type { Job } from './job';
 import { lacksForCoat } from './lacking';
-import { isRipe, passDryAt } from './rub';
+import { isRipe, isRubbed, passDryAt } from './rub';
 import { clockWait, loggedAt, never, nextStep, type Station, type StationStep } from './station';
-import { stepText } from './step';
+import { MEND_PARTS, stepText, type MendPart, type StepId } from './step';
 
+/** A letter or an outline takes a quiet half hour. */
 const TRACE_MINUTES = 30;
 const TRACE_DRY_HOURS = 1;
-const MEND_MINUTES = 15;
+const PAINT_DRY_HOURS = 0.75;
+/** For all of it; each part takes its share. */
+const MENDING = hands(5, 0.5);
+const SHARES: Readonly<Record<MendPart, number>> = { sand: 0.4, repaint: 0.4, finish: 0.2 };
 /** A print that covers this share of the blank has no outline of its own. */
 const FILLS_BLANK_SHARE = 0.995;
 
@@ -19,56 +25,97 @@ const tracedLayers = ({ picture: { layers } }: Job) => layers.filter(({ mode }) 
 
 export const mend: Station<'mend', 'surface' | 'method'> = {
   id: 'mend',
-  answer: ({ job }, { surface: { record, blank, print }, method: { binder } }) => ({
+  answer: ({ job }, { surface: { record, blank, print }, method: { binder, school } }) => ({
     repairs:
-      binder && record && blank && print
+      binder && school && record && blank && print
         ? applicableRepairs({
             binder,
+            school,
             surface: record,
             printFillsBlank: print.areaMm2 > FILLS_BLANK_SHARE * blank.areaMm2,
+            wrapped: blank.layout.kind === 'sides' && print.areaMm2 > FILLS_BLANK_SHARE * blank.areaMm2,
+            bareWood: record.class === 'wood' && job.surface.finish === 'bare' && leavesPoresOpen(job),
             traced: tracedLayers(job).length > 0,
-            thicknessMm: job.surface.thicknessMm,
+            bareSidesMm: blank.layout.kind === 'sides' ? null : job.surface.thicknessMm,
           })
         : [],
   }),
   missing: lacksForCoat,
   state: (job, plan) => {
     if (job.mend.finishedAt !== null || isSealing(job)) return 'done';
+    if (plan.method.school?.sealsItself && isRubbed(job, plan)) return 'done';
     return lacksForCoat(job, plan).length === 0 && isRipe(job, plan) ? 'ready' : 'not-yet';
   },
   isBehind: never,
   next: (job, plan) => {
-    const open = steps(job, plan).find(({ step }) => doneAt(stepText(step), job) === null);
-    return nextStep('mend', 'mend', passDryAt(job, plan), open?.minutes ?? MEND_MINUTES);
+    const open = steps(job, plan).find(({ step }) => doneAt(step, job) === null);
+    return nextStep('mend', 'mend', passDryAt(job, plan), open?.minutes ?? null);
   },
   steps,
-  doneAt: (step, job) => doneAt(stepText(step), job),
-  complete: (step, { mend: { done } }, { at }) =>
-    step.kind === 'mend' ? { mend: { finishedAt: at } } : { mend: { done: [...new Set([...done, 'trace' as const])] } },
-  revoke: (step, { mend: { done } }) =>
-    step.kind === 'mend' ? { mend: { finishedAt: null } } : { mend: { done: done.filter((id) => id !== 'trace') } },
+  doneAt,
+  complete: (step, { mend: { done } }, { at }) => {
+    if (step.kind === 'mend') return step.part === 'finish' ? { mend: { finishedAt: at } } : {};
+    return { mend: { done: [...new Set([...done, 'trace' as const])] } };
+  },
+  revoke: (step, { mend: { done } }) => {
+    if (step.kind === 'mend') return { mend: { finishedAt: null } };
+    return { mend: { done: done.filter((id) => id !== 'trace') } };
+  },
   needs: () => null,
-  cautions: (_, { mend: { repairs } }) => (repairs.some(({ sands }) => sands) ? ['sanding-dust'] : []),
-  tools: () => ['fine-brush', 'acrylic-colours', 'sandpaper-320-400'],
+  cautions: (job, plan, step) => {
+    if (!plan.mend.repairs.some(({ stage }) => stage === 'sand')) return [];
+    // Sanding that is a matter of taste has no step of its own: it is minded where mending begins.
+    const first = steps(job, plan).find(({ step: { kind } }) => kind === 'mend')?.step;
+    return step === undefined || (first && stepText(first) === stepText(step)) ? ['sanding-dust'] : [];
+  },
+  tools: (_, { surface: { record } }) =>
+    record?.class === 'fabric'
+      ? ['fine-brush', 'acrylic-colours']
+      : ['fine-brush', 'acrylic-colours', 'sandpaper-320-400'],
 };
 
-function doneAt(text: string, job: Job): number | null {
-  const logged = loggedAt(job, text);
+const leavesPoresOpen = ({ surface: { baseCoat } }: Job): boolean => baseCoat === 'none' || baseCoatById(baseCoat).wash;
+
+function doneAt(step: StepId, job: Job): number | null {
+  const logged = loggedAt(job, stepText(step));
+  if (logged !== undefined && !(step.kind === 'mend' && step.part === 'finish')) return logged;
   const { finishedAt } = job.mend;
-  const tracedAlready = text !== stepText({ kind: 'mend' }) && logged !== undefined;
-  return isSealing(job) || finishedAt !== null || tracedAlready ? (logged ?? finishedAt ?? 0) : null;
+  return isSealing(job) || finishedAt !== null ? (logged ?? finishedAt ?? 0) : null;
 }
 
-/** Layers that are traced come after rubbing, before pencil is taken off. */
-function steps(job: Job, { mend: { repairs } }: PiecePlan): StationStep[] {
-  const traced = tracedLayers(job);
-  const tracing = traced.map((layer): StationStep => ({
+/** What nearly every transfer has a little of. */
+const LOSSES: readonly Repair['id'][] = ['holes', 'worn-places'];
+
+/** Whether a part has anything usual to do: only then it stands in the plan. */
+const isUsual = (part: MendPart, repairs: readonly Repair[]): boolean => {
+  if (part === 'sand') return repairs.some(({ stage, expected }) => stage === 'sand' && expected);
+  if (part === 'repaint') return repairs.some(({ id }) => LOSSES.includes(id));
+  return repairs.length > 0;
+};
+
+/** Sanded, repainted, dried, then what is traced, and pencil off last. */
+function steps(job: Job, { mend: { repairs }, surface: { print }, lay: { room } }: PiecePlan): StationStep[] {
+  const parts = MEND_PARTS.filter((part) => isUsual(part, repairs));
+  const shares = parts.reduce((total, part) => total + SHARES[part], 0);
+  const minutes = handsMinutes(MENDING, print?.reachedMm2 ?? 0);
+  const has = (id: Repair['id']) => repairs.some((repair) => repair.id === id);
+  const paintDries = (hours: number) => clockWait(plainWait('open', hours, room).likelyHours);
+  const mending = (part: MendPart): StationStep[] =>
+    parts.includes(part)
+      ? [
+          {
+            step: { kind: 'mend', part },
+            title: { code: 'mend', part, pencil: has('pencil'), wetTest: has('haze') && part === parts[0] },
+            minutes: (minutes * SHARES[part]) / shares,
+            wait: part === 'repaint' ? paintDries(PAINT_DRY_HOURS) : clockWait(0),
+          },
+        ]
+      : [];
+  const tracing = tracedLayers(job).map((layer): StationStep => ({
     step: { kind: 'trace', layerId: layer.id },
     title: layer.kind === 'text' ? { code: 'trace-text', text: layer.text } : { code: 'trace-drawing' },
     minutes: TRACE_MINUTES,
-    wait: clockWait(TRACE_DRY_HOURS),
+    wait: paintDries(TRACE_DRY_HOURS),
   }));
-  if (repairs.length === 0) return tracing;
-  const title = { code: 'mend', traced: traced.length > 0 } as const;
-  return [...tracing, { step: { kind: 'mend' }, title, minutes: MEND_MINUTES, wait: clockWait(0) }];
+  return [...mending('sand'), ...mending('repaint'), ...tracing, ...mending('finish')];
 }

@@ -1,4 +1,5 @@
-import { printById, schoolById, type CautionId } from '@/core/craft';
+import { groundOf, printById, schoolById, type CautionId, type SchoolRecord, type SheenId } from '@/core/craft';
+import { placesOf } from '@/core/coat';
 import { rankMethods } from '@/core/method';
 import { lightnessOf } from '@/core/colour';
 import { areaMm2 } from '@/core/shape';
@@ -26,9 +27,9 @@ export const method: Station<'method', 'surface'> = {
   },
   isBehind: isLaid,
   next: () => nextStep('choose-method', 'method'),
-  cautions: ({ method: { print } }, { surface, method: { school, chosen } }) => {
+  cautions: (_, { surface, method: { school, chosen } }) => {
     const cautions: CautionId[] = ['label-first'];
-    if (printById(print).heatSet || (school ?? chosen?.school)?.hot) cautions.push('heat-set');
+    if ((school ?? chosen?.school)?.hot) cautions.push('heat-set');
     if (surface.record?.ledOnly) cautions.push('no-flame');
     return cautions;
   },
@@ -43,7 +44,9 @@ function answer({ job, now, atHand }: Setting, { surface }: { surface: SurfaceAn
         finish: job.surface.finish,
         groundLightness: lightnessOf(surface.groundColour),
         hasBaseCoat: job.surface.baseCoat !== 'none',
-        areaMm2: printArea(surface),
+        ground: surface.ground ?? groundOf(surface.record, job.surface),
+        places: surface.print?.coat ?? placesOf(windowArea(surface)),
+        reachedMm2: surface.print?.reachedMm2 ?? windowArea(surface),
         lettering: job.picture.lettering === 'yes',
         whites: job.method.whites,
         use: job.seal.use,
@@ -62,11 +65,14 @@ function answer({ job, now, atHand }: Setting, { surface }: { surface: SurfaceAn
     binder: usable?.binder ?? null,
     school: usable ? schoolById(usable.school.id) : null,
     mirrored: usable?.school.mirrored ?? true,
+    sheen: job.seal.sheen ?? sheenFor(usable?.school ?? null),
   };
 }
 
-function printArea({ print, window }: SurfaceAnswer): number {
-  if (print) return print.areaMm2;
+/** Gloss where the school leaves paper that only gloss clears. */
+const sheenFor = (school: SchoolRecord | null): SheenId => (school?.glossClears ? 'gloss' : 'matte');
+
+function windowArea({ window }: SurfaceAnswer): number {
   return window ? areaMm2(window) : DEFAULT_PRINT_AREA_MM2;
 }
 

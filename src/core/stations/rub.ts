@@ -1,25 +1,60 @@
-import { printById, type CautionId } from '@/core/craft';
+import {
+  handsMinutes,
+  printById,
+  recipeStepOf,
+  schoolById,
+  sealedGround,
+  type CautionId,
+  type RecipeStep,
+} from '@/core/craft';
 import { rubPlan } from '@/core/rub';
-import { MS_PER_MINUTE } from '@/core/shared';
+import { MS_PER_HOUR, MS_PER_MINUTE } from '@/core/shared';
 import type { PiecePlan } from './answers';
 import type { Job } from './job';
 import { lacksForCoat } from './lacking';
-import { clockWait, never, nextStep, type NextStep, type Station, type StationStep } from './station';
+import { pagesOf } from './sheet';
+import {
+  clockWait,
+  isLaid,
+  loggedAt,
+  never,
+  nextStep,
+  openWait,
+  type NextStep,
+  type Station,
+  type StationStep,
+} from './station';
+import { stepText, type StepId } from './step';
 
-const REMOVE_MINUTES = 10;
-/** What is peeled or lifted dries before it is worked on. */
-const REMOVED_DRY_HOURS = 1;
+/** Of a recipe, what is done at Rub: the passes, or taking the sheet off, and sticking it on. */
+const RUB_STEPS = ['passes', 'remove', 'stick'] as const;
+const recipeHere = ({ method: { school } }: PiecePlan): RecipeStep[] =>
+  RUB_STEPS.flatMap((kind) => (school && recipeStepOf(school, kind)) ?? []);
 
-/** All passes are done, or the person said that it is enough. */
-export const isRubbed = ({ rub }: Job, { rub: { rubbing } }: PiecePlan): boolean =>
-  rub.finishedAt !== null ||
-  (rubbing !== null && rubbing.passes.length > 0 && rub.done.length >= rubbing.passes.length);
+/** All that its recipe has here is done, or the person said that it is enough. */
+export function isRubbed(job: Job, plan: PiecePlan): boolean {
+  const { rub } = job;
+  const { rubbing } = plan.rub;
+  if (rub.finishedAt !== null) return true;
+  if (rubbing !== null && rubbing.passes.length > 0) return rub.done.length >= rubbing.passes.length;
+  return plan.method.school !== null && recipeHere(plan).length === 0 && isLaid(job) && isRipe(job, plan);
+}
 
-/** When the piece is dry after the last pass, so that haze can be seen; null before the first. */
-export function passDryAt({ rub }: Job, { rub: { rubbing } }: PiecePlan): number | null {
+/**
+ * When the piece is dry after the last work on its paper: so that haze can be seen, and after the last pass so that it
+ * can be sanded, painted or sealed. Null before.
+ */
+export function passDryAt(job: Job, plan: PiecePlan): number | null {
+  const { rub } = job;
+  const { rubbing } = plan.rub;
   const last = rub.done.at(-1);
-  const pass = rubbing?.passes[0];
-  return last && pass ? last.at + pass.dryMinutes * MS_PER_MINUTE : null;
+  if (last && rubbing) {
+    const minutes = isRubbed(job, plan) ? rubbing.dryOutMinutes : rubbing.betweenMinutes;
+    return last.at + minutes * MS_PER_MINUTE;
+  }
+  const off = steps(job, plan).findLast(({ step }) => doneAt(step, job, plan) !== null);
+  const offAt = off ? (doneAt(off.step, job, plan) ?? 0) : 0;
+  return off && offAt > 0 ? offAt + off.wait.hours * MS_PER_HOUR : null;
 }
 
 /** Laid long enough, or begun already. */
@@ -28,10 +63,17 @@ export const isRipe = ({ rub }: Job, { cure: { clock } }: PiecePlan): boolean =>
 
 export const rub: Station<'rub', 'surface' | 'method' | 'lay'> = {
   id: 'rub',
-  answer: ({ job }, { surface: { print }, method: { binder }, lay: { room } }) => ({
+  answer: ({ job }, { surface: { record, print, ground }, method: { binder }, lay: { room } }) => ({
     rubbing:
-      binder && print
-        ? rubPlan({ binder, print: printById(job.method.print), areaMm2: print.areaMm2, room, passes: job.rub.passes })
+      binder && record && print && ground
+        ? rubPlan({
+            binder,
+            print: printById(job.method.print),
+            ground: binder.bedCoat ? sealedGround(record) : ground,
+            areaMm2: print.reachedMm2,
+            room,
+            passes: binder.passes.max > 0 ? job.rub.passes : null,
+          })
         : null,
   }),
   missing: lacksForCoat,
@@ -42,54 +84,82 @@ export const rub: Station<'rub', 'surface' | 'method' | 'lay'> = {
   isBehind: never,
   next: rubNext,
   steps,
-  doneAt: (step, job, plan) => {
-    const pass = step.kind === 'pass' ? job.rub.done[step.number - 1] : undefined;
-    if (pass) return pass.at;
-    return isRubbed(job, plan) ? (job.rub.finishedAt ?? 0) : null;
+  doneAt,
+  ripeAt: (step, job, plan) => {
+    if (step.kind !== 'pass') return null;
+    const isLast = step.number === job.rub.done.length;
+    return isLast ? passDryAt(job, plan) : null;
   },
-  ripeAt: (step, job, plan) => (step.kind === 'pass' ? passDryAt(job, plan) : null),
-  complete: (step, { rub: { done } }, { at, minutes }) =>
-    step.kind === 'pass' ? { rub: { done: [...done, { at, minutes }] } } : { rub: { finishedAt: at } },
+  complete: (step, job, { at, minutes }) => {
+    if (step.kind === 'pass') return { rub: { done: [...job.rub.done, { at, minutes }] } };
+    return { rub: { finishedAt: finishes(step, job) ? at : job.rub.finishedAt } };
+  },
   revoke: (step, { rub: { done } }) =>
     step.kind === 'pass' ? { rub: { done: done.slice(0, -1), finishedAt: null } } : { rub: { finishedAt: null } },
   needs: () => null,
-  cautions: (_, { method: { school }, rub: { rubbing } }) => {
-    const minded: CautionId[] = [];
-    if (school?.removal === 'peel-and-roll') minded.push('knife');
+  cautions: (_, plan) => {
+    const minded: CautionId[] = recipeHere(plan).flatMap(({ cautions }) => cautions);
+    const { rubbing } = plan.rub;
     if (rubbing && rubbing.passes.length > 0) minded.push('fingertips');
     return minded;
   },
-  tools: () => ['sponge-soft-side', 'terry-cloth', 'bowl-of-lukewarm-water', 'fan-or-hair-dryer'],
+  tools: (_, plan) =>
+    recipeHere(plan).some(({ step }) => step === 'passes')
+      ? ['sponge-soft-side', 'terry-cloth', 'bowl-of-lukewarm-water', 'fan-or-hair-dryer']
+      : ['sponge-soft-side', 'bowl-of-lukewarm-water'],
 };
 
-/** Waiting for the laid print, the first pass, or the next one. */
-export function rubNext(job: Job, plan: PiecePlan, now: number): NextStep {
-  const all = steps(job, plan);
-  const minutes = all[Math.min(job.rub.done.length, all.length - 1)]?.minutes ?? null;
-  if (job.rub.done.length > 0) return nextStep('next-pass', 'rub', passDryAt(job, plan), minutes);
-  const ripeAt = plan.cure.clock?.likelyAt ?? null;
-  return ripeAt !== null && now < ripeAt
-    ? nextStep('wait-cure', 'cure', ripeAt, minutes)
-    : nextStep('start-rubbing', 'rub', ripeAt, minutes);
+/** The last of its recipe's steps here ends it: a decal is stuck on after its paper is off. */
+const finishes = (step: StepId, { method: { school } }: Job): boolean => {
+  const last = school && schoolById(school).recipe.at(-1)?.step;
+  return last === step.kind;
+};
+
+function doneAt(step: StepId, job: Job, plan: PiecePlan): number | null {
+  const pass = step.kind === 'pass' ? job.rub.done[step.number - 1] : undefined;
+  if (pass) return pass.at;
+  const logged = step.kind === 'pass' ? undefined : loggedAt(job, stepText(step));
+  if (logged !== undefined) return logged;
+  return isRubbed(job, plan) ? (job.rub.finishedAt ?? 0) : null;
 }
 
-function steps(
-  _: Job,
-  { method: { school }, lay: { laying }, cure: { wait }, rub: { rubbing } }: PiecePlan,
-): StationStep[] {
-  if (!school || !laying || !wait) return [];
-  const { removal, removeSteps } = school;
-  if (removal === 'rub' || removal === 'peel-and-roll')
-    return (rubbing?.passes ?? []).map(({ number, minutes, dampenMinutes, dryMinutes }) => ({
-      step: { kind: 'pass', number },
-      title: { code: removal === 'rub' ? 'rub-pass' : 'peel-pass', number },
-      minutes: minutes + dampenMinutes,
-      wait: clockWait(dryMinutes / 60),
-    }));
-  return removeSteps.slice(0, 1).map((hand) => ({
-    step: { kind: 'remove' },
-    title: { code: 'remove', hand },
-    minutes: REMOVE_MINUTES,
-    wait: clockWait(REMOVED_DRY_HOURS),
-  }));
+/** Waiting for the laid print, the first step, or the next one. */
+export function rubNext(job: Job, plan: PiecePlan, now: number): NextStep {
+  const open = steps(job, plan).find(({ step }) => doneAt(step, job, plan) === null);
+  const minutes = open?.minutes ?? null;
+  const rubs = plan.method.school?.removal === 'rub' || plan.method.school?.removal === 'peel-and-roll';
+  if (job.rub.done.length > 0) return nextStep('next-pass', 'rub', passDryAt(job, plan), minutes);
+  if (open?.step.kind === 'stick') return nextStep('stick-on', 'rub', passDryAt(job, plan), minutes);
+  const ripeAt = plan.cure.clock?.likelyAt ?? null;
+  if (ripeAt !== null && now < ripeAt) return nextStep(rubs ? 'wait-cure' : 'wait-removal', 'cure', ripeAt, minutes);
+  return nextStep(rubs ? 'start-rubbing' : 'take-off', 'rub', ripeAt, minutes);
+}
+
+function steps(_: Job, plan: PiecePlan): StationStep[] {
+  const {
+    surface: { print },
+    method: { school },
+    lay: { laying, room },
+    cure: { wait },
+    rub: { rubbing },
+  } = plan;
+  if (!school || !laying || !wait || !print) return [];
+  return recipeHere(plan).flatMap(({ step, hands, wait: after }): StationStep[] => {
+    if (step === 'passes')
+      return (rubbing?.passes ?? []).map(({ number, minutes, dampenMinutes, dryMinutes }) => ({
+        step: { kind: 'pass', number },
+        title: { code: school.removal === 'peel-and-roll' ? 'peel-pass' : 'rub-pass', number },
+        minutes: minutes + dampenMinutes,
+        wait: clockWait(dryMinutes / 60),
+      }));
+    const kind = step === 'stick' ? 'stick' : 'remove';
+    return [
+      {
+        step: { kind },
+        title: kind === 'stick' ? { code: 'stick' } : { code: 'remove', school: school.id },
+        minutes: handsMinutes(hands, print.reachedMm2, pagesOf(plan)),
+        wait: openWait(after, room) ?? clockWait(0),
+      },
+    ];
+  });
 }

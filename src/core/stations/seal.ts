@@ -1,4 +1,4 @@
-import { sealerById, type CautionId } from '@/core/craft';
+import { hands, handsMinutes, sealerById, type CautionId } from '@/core/craft';
 import { defaultSealer, sealClock, sealPlan, sealerChoices } from '@/core/seal';
 import type { PiecePlan } from './answers';
 import type { Job } from './job';
@@ -6,20 +6,34 @@ import { lacksBlank } from './lacking';
 import { isRubbed, passDryAt } from './rub';
 import { clockWait, need, never, nextStep, type Station, type StationStep } from './station';
 
-const COAT_MINUTES = 10;
+const COATING = hands(5, 0.5);
+/** What gloss clears takes two coats of it. */
+const CLEARING_COATS = 2;
 
-/** All coats are on, or the person left it as it is. */
-export const isSealed = ({ seal }: Job, { seal: { sealing } }: PiecePlan): boolean =>
-  seal.finishedAt !== null || (sealing !== null && sealing.coats > 0 && seal.coatsAt.length >= sealing.coats);
+/** All coats are on, or the person left it as it is; a decal that nothing else was asked for is sealed by its own tape. */
+export const isSealed = (job: Job, plan: PiecePlan): boolean => {
+  const { seal: choice } = job;
+  const { sealing } = plan.seal;
+  if (choice.finishedAt !== null) return true;
+  if (sealing?.sealer.bare) return (plan.method.school?.sealsItself ?? false) && isRubbed(job, plan);
+  return sealing !== null && sealing.coats > 0 && choice.coatsAt.length >= sealing.coats;
+};
+
+const coatMinutes = ({ surface: { faceMm2 } }: Pick<PiecePlan, 'surface'>): number => handsMinutes(COATING, faceMm2);
 
 export const seal: Station<'seal', 'surface' | 'method' | 'lay'> = {
   id: 'seal',
-  answer: ({ job: { seal: choice } }, { surface: { record, blank }, method: { binder }, lay: { room } }) => {
+  answer: (
+    { job: { seal: choice } },
+    { surface: { record, blank, faceMm2 }, method: { binder, school, sheen }, lay: { room } },
+  ) => {
     const fabric = record?.class === 'fabric';
-    const sealer = choice.sealer ?? defaultSealer(choice.use, choice.sheen, binder, fabric);
-    const sealing = sealer && blank ? sealPlan(sealerById(sealer), blank.areaMm2, room, choice.coats) : null;
+    const wanted = { use: choice.use, sheen, binder, fabric, sealsItself: school?.sealsItself ?? false };
+    const sealer = choice.sealer ?? defaultSealer(wanted);
+    const least = school?.glossClears ? CLEARING_COATS : 0;
+    const sealing = sealer && blank ? sealPlan(sealerById(sealer), faceMm2, room, choice.coats, least) : null;
     return {
-      choices: sealerChoices(choice.use, choice.sheen, binder, fabric),
+      choices: sealerChoices(wanted),
       sealing,
       clock: sealing ? sealClock(sealing, choice.coatsAt) : null,
     };
@@ -33,8 +47,8 @@ export const seal: Station<'seal', 'surface' | 'method' | 'lay'> = {
   isBehind: never,
   next: (job, plan) =>
     job.seal.coatsAt.length === 0
-      ? nextStep('first-seal-coat', 'seal', passDryAt(job, plan), COAT_MINUTES)
-      : nextStep('next-seal-coat', 'seal', plan.seal.clock?.nextCoatAt ?? null, COAT_MINUTES),
+      ? nextStep('first-seal-coat', 'seal', passDryAt(job, plan), coatMinutes(plan))
+      : nextStep('next-seal-coat', 'seal', plan.seal.clock?.nextCoatAt ?? null, coatMinutes(plan)),
   steps,
   doneAt: (step, { seal: { coatsAt, finishedAt } }) =>
     (step.kind === 'coat' ? coatsAt[step.number - 1] : undefined) ?? finishedAt,
@@ -61,13 +75,14 @@ function missing(_: Job, plan: PiecePlan) {
   return [...lacksBlank(plan), ...need(plan.surface.blank !== null && plan.seal.sealing === null, 'sealer', 'seal')];
 }
 
-function steps(_: Job, { seal: { sealing } }: PiecePlan): StationStep[] {
+function steps(_: Job, plan: PiecePlan): StationStep[] {
+  const { sealing } = plan.seal;
   if (!sealing) return [];
   const { coats, betweenHours, touchHours } = sealing;
   return Array.from({ length: coats }, (__, index) => ({
     step: { kind: 'coat', number: index + 1 },
     title: { code: 'coat', number: index + 1 },
-    minutes: COAT_MINUTES,
+    minutes: coatMinutes(plan),
     wait: clockWait(index + 1 === coats ? touchHours : betweenHours),
   }));
 }

@@ -2,9 +2,15 @@ import { UNPRINTABLE_MM, barIsTrue, layoutPack, paperOf } from '@/core/sheet';
 import type { PiecePlan } from './answers';
 import type { Job } from './job';
 import { lacksBlank, lacksPicture, lacksRoom } from './lacking';
-import { clockWait, isLaid, need, nextStep, type Station, type StationStep } from './station';
+import { clockWait, isLaid, loggedAt, need, nextStep, type Station, type StationStep } from './station';
+import { stepText } from './step';
+import { hands, handsMinutes, printById } from '@/core/craft';
 
-const PRINT_MINUTES = 10;
+const PRINTING = hands(3, 0, 1);
+/** Four sides of each page. */
+const TRIMMING = hands(2, 0, 2);
+const FIRST_PAGE_MINUTES = 1 + 2;
+const HEAT_SETTING = hands(5, 0);
 
 export const sheet: Station<'sheet', 'surface'> = {
   id: 'sheet',
@@ -31,27 +37,52 @@ export const sheet: Station<'sheet', 'surface'> = {
   },
   isBehind: isLaid,
   next: (_, plan) =>
-    plan.sheet.pack?.ok ? nextStep('print-sheet', 'sheet', null, PRINT_MINUTES) : nextStep('fix-sheet', 'sheet'),
-  steps: ({ picture: { layers } }, { method: { mirrored } }): StationStep[] => [
-    {
-      step: { kind: 'print' },
-      title: { code: 'print', mirrored, traced: layers.some(({ mode }) => mode === 'trace') },
-      minutes: PRINT_MINUTES,
-      wait: clockWait(0),
-      beside: true,
-    },
-  ],
-  doneAt: (_, job) => (isLaid(job) || job.sheet.printedAt !== null ? (job.sheet.printedAt ?? 0) : null),
-  complete: (_, __, { at }) => ({ sheet: { printedAt: at } }),
-  revoke: () => ({ sheet: { printedAt: null, barMeasuredMm: null } }),
-  needs: (_, { method: { print } }, { sheet: { pack } }) => ({
-    kind: 'paper',
-    material: print,
-    amount: pack?.ok ? pack.value.pages.length : 1,
-  }),
-  cautions: () => ['knife'],
+    plan.sheet.pack?.ok ? nextStep('print-sheet', 'sheet', null, printMinutes(plan)) : nextStep('fix-sheet', 'sheet'),
+  steps,
+  doneAt: (step, job) => {
+    const logged = loggedAt(job, stepText(step));
+    if (step.kind === 'heat-set') return isLaid(job) || logged !== undefined ? (logged ?? 0) : null;
+    return isLaid(job) || job.sheet.printedAt !== null ? (job.sheet.printedAt ?? 0) : null;
+  },
+  complete: (step, __, { at }) => (step.kind === 'print' ? { sheet: { printedAt: at } } : {}),
+  revoke: (step) => (step.kind === 'print' ? { sheet: { printedAt: null, barMeasuredMm: null } } : {}),
+  needs: (step, { method: { print } }, plan) =>
+    step.kind === 'print' ? { kind: 'paper', material: print, amount: pagesOf(plan) } : null,
+  cautions: (_, __, step) => (step?.kind === 'heat-set' ? ['heat-set', 'oven'] : ['knife']),
   tools: () => ['metal-ruler', 'scissors-or-craft-knife', 'cutting-mat', 'pencil'],
 };
+
+/** Sheets of paper that the prints take. */
+export const pagesOf = ({ sheet: { pack } }: Pick<PiecePlan, 'sheet'>): number =>
+  pack?.ok ? pack.value.pages.length : 1;
+
+const printMinutes = (plan: Pick<PiecePlan, 'sheet'>): number =>
+  FIRST_PAGE_MINUTES + handsMinutes(PRINTING, 0, pagesOf(plan)) + handsMinutes(TRIMMING, 0, pagesOf(plan));
+
+/** Printing and trimming; ink that is set with heat goes into the oven after it, attended. */
+function steps({ picture: { layers }, method: { print } }: Job, plan: PiecePlan): StationStep[] {
+  const printing: StationStep = {
+    step: { kind: 'print' },
+    title: { code: 'print', mirrored: plan.method.mirrored, traced: layers.some(({ mode }) => mode === 'trace') },
+    minutes: printMinutes(plan),
+    wait: clockWait(0),
+    beside: true,
+  };
+  const { heatSet } = printById(print);
+  if (!heatSet) return [printing];
+  const { temperatureC, minutes, coolMinutes } = heatSet;
+  return [
+    printing,
+    {
+      step: { kind: 'heat-set' },
+      title: { code: 'heat-set', temperatureC },
+      minutes: handsMinutes(HEAT_SETTING, 0),
+      wait: { ...clockWait((minutes + coolMinutes) / 60, 'heat'), place: 'oven' },
+      beside: true,
+      attended: true,
+    },
+  ];
+}
 
 function missing(job: Job, plan: PiecePlan) {
   return [

@@ -4,10 +4,21 @@
  * the stations before it, never the plan's folds.
  */
 import type { AtHand } from '@/core/at-hand';
-import type { BinderId, CautionId, HandStep, PrintId, SealerId, SchoolId, BaseCoatId, ToolId } from '@/core/craft';
+import type {
+  BaseCoatId,
+  BinderId,
+  CautionId,
+  PrintId,
+  RecipeWait,
+  SchoolId,
+  SealerId,
+  ToolId,
+  WaitKind,
+} from '@/core/craft';
+import { plainWait, type Room } from '@/core/cure';
 import type { PiecePlan, StationId } from './answers';
 import type { Job, JobPatch, PictureFacts } from './job';
-import type { PrepCode, StepId } from './step';
+import type { MendPart, PrepCode, StepId } from './step';
 
 /** What every station is given: the job, the facts of its picture, the time (epoch ms), and what the person has. */
 export interface Setting {
@@ -54,6 +65,9 @@ export type NextCode =
   | 'wait-cure'
   | 'start-rubbing'
   | 'next-pass'
+  | 'wait-removal'
+  | 'take-off'
+  | 'stick-on'
   | 'mend'
   | 'first-seal-coat'
   | 'next-seal-coat'
@@ -75,18 +89,21 @@ export interface NextStep {
 export type StepTitle =
   | { code: 'prepare'; prep: PrepCode; coat: BaseCoatId | null }
   | { code: 'print'; mirrored: boolean; traced: boolean }
+  | { code: 'heat-set'; temperatureC: number }
   | { code: 'bed' }
-  | { code: 'lay' }
-  | { code: 'lay-dry'; school: SchoolId }
+  | { code: 'lay'; school: SchoolId }
   | { code: 'rub-pass' | 'peel-pass'; number: number }
-  | { code: 'remove'; hand: HandStep }
+  | { code: 'remove'; school: SchoolId }
+  | { code: 'stick' }
   | { code: 'trace-text'; text: string }
   | { code: 'trace-drawing' }
-  | { code: 'mend'; traced: boolean }
+  | { code: 'mend'; part: MendPart; pencil: boolean; wetTest: boolean }
   | { code: 'coat'; number: number };
 
 /** What must pass after a step's hands before the next may begin. */
 export interface StepWait {
+  /** Why it waits. */
+  kind: WaitKind;
   /** As the schedule takes it, and at its safest. */
   hours: number;
   safeHours: number;
@@ -177,13 +194,22 @@ export const nextStep = (
 const RACK_HOURS = 1.1;
 
 /** A wait by the clock. */
-export const clockWait = (hours: number, safeHours = hours): StepWait => ({
+export const clockWait = (hours: number, kind: WaitKind = 'dry', safeHours = hours): StepWait => ({
+  kind: hours > 0 ? kind : 'none',
   hours,
   safeHours,
   maxHours: null,
   drying: null,
   place: placeFor(hours),
 });
+
+/** A recipe's wait that has no coat under a sheet, in a room; null where it has one, or a window. */
+export function openWait(wait: RecipeWait, room: Room): StepWait | null {
+  if (wait.kind === 'none') return clockWait(0);
+  if (wait.kind === 'soak' || wait.kind === 'cool') return clockWait(wait.minutes / 60, wait.kind);
+  if (wait.kind === 'window' || !('hours' in wait)) return null;
+  return clockWait(plainWait('open', wait.hours, room).likelyHours);
+}
 
 function placeFor(hours: number): StepWait['place'] {
   if (hours <= 0) return null;

@@ -15,8 +15,11 @@ export const PREP_CODES = [
   'wash-dry',
   'prewash',
   'seal-edges',
+  'under-coat',
   'base-coat',
+  'base-coat-2',
   'light-sand',
+  'dust-again',
   'lay-flat',
 ] as const;
 export type PrepCode = (typeof PREP_CODES)[number];
@@ -24,13 +27,19 @@ export type PrepCode = (typeof PREP_CODES)[number];
 export type StepId =
   | { kind: 'prepare'; code: PrepCode }
   | { kind: 'print' }
+  | { kind: 'heat-set' }
   | { kind: 'bed' }
   | { kind: 'lay' }
   | { kind: 'pass'; number: number }
   | { kind: 'remove' }
+  | { kind: 'stick' }
   | { kind: 'trace'; layerId: string }
-  | { kind: 'mend' }
+  | { kind: 'mend'; part: MendPart }
   | { kind: 'coat'; number: number };
+
+/** Mending in its order: dry edges and fibres sanded, holes repainted, and the last things before the sealer. */
+export const MEND_PARTS = ['sand', 'repaint', 'finish'] as const;
+export type MendPart = (typeof MEND_PARTS)[number];
 
 /** A step's id as it is written. */
 export type StepText = string;
@@ -39,6 +48,9 @@ export type StepCode = 'step-unknown';
 const PASS = 'pass-';
 const TRACE = 'trace-';
 const COAT = 'seal-';
+const MEND = 'mend-';
+/** The last part of mending is written as all of it was before it had parts. */
+const MENDED = 'mend';
 
 export function stepText(step: StepId): StepText {
   switch (step.kind) {
@@ -48,6 +60,8 @@ export function stepText(step: StepId): StepText {
       return `${PASS}${step.number}`;
     case 'trace':
       return `${TRACE}${step.layerId}`;
+    case 'mend':
+      return step.part === 'finish' ? MENDED : `${MEND}${step.part}`;
     case 'coat':
       return `${COAT}${step.number}`;
     default:
@@ -61,11 +75,16 @@ export function readStep(text: StepText): Result<StepId, StepCode> {
   return step ? ok(step) : fail('step-unknown', `expected a step, got ${JSON.stringify(text)}`, { values: { text } });
 }
 
+const PLAIN_KINDS = ['print', 'heat-set', 'bed', 'lay', 'remove', 'stick'] as const;
+
 function parse(text: StepText): StepId | null {
   const code = PREP_CODES.find((one) => one === text);
   if (code) return { kind: 'prepare', code };
-  if (text === 'print' || text === 'bed' || text === 'lay' || text === 'remove' || text === 'mend')
-    return { kind: text };
+  const plain = PLAIN_KINDS.find((kind) => kind === text);
+  if (plain) return { kind: plain };
+  if (text === MENDED) return { kind: 'mend', part: 'finish' };
+  const part = MEND_PARTS.find((one) => one !== 'finish' && text === `${MEND}${one}`);
+  if (part) return { kind: 'mend', part };
   const layerId = after(text, TRACE);
   if (layerId) return { kind: 'trace', layerId };
   const pass = countAfter(text, PASS);

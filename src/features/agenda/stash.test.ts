@@ -61,7 +61,7 @@ describe('what a step takes', () => {
     ]);
     expect(needOf(lay, { ...piece, lay: { ...piece.lay, mediumUsedMl: 33 } }, plan)?.amount).toBe(33);
     expect(needOf({ kind: 'coat', number: 1 }, piece, plan)).toMatchObject({ kind: 'sealer' });
-    expect(needOf({ kind: 'mend' }, piece, plan)).toBeNull();
+    expect(needOf({ kind: 'mend', part: 'finish' }, piece, plan)).toBeNull();
   });
   it.each([
     [0, null],

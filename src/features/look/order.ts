@@ -41,7 +41,7 @@ export function landingOrder(
     opaqueWhite: shown && plan.method.binder?.base === 'white' ? OPAQUE_WHITE : null,
     fade: tone.fade,
     fadeMm: tone.fadeMm,
-    tone: printTables(tone, plan, job.seal.sheen),
+    tone: printTables(tone, plan, plan.method.sheen),
     kept: plan.method.binder?.tonerKept ?? 1,
     optics,
   };
@@ -65,7 +65,7 @@ export function printOrder(
     opaqueWhite: null,
     fade: tone.fade,
     fadeMm: tone.fadeMm,
-    tone: printTables(tone, plan, job.seal.sheen),
+    tone: printTables(tone, plan, plan.method.sheen),
     kept: 1,
     optics,
   };

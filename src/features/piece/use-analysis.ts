@@ -36,7 +36,7 @@ export function useFindings(): PictureFindings {
 
   const { turns, straightenDeg, tone } = piece.picture;
   const crop = plan.surface.print?.crop ?? piece.picture.crop;
-  const tables = useMemo(() => printTables(tone, plan, piece.seal.sheen), [tone, plan, piece.seal.sheen]);
+  const tables = useMemo(() => printTables(tone, plan, plan.method.sheen), [tone, plan]);
   const key = picture
     ? JSON.stringify([
         picture.id,

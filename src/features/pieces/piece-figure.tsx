@@ -24,10 +24,10 @@ export function PieceFigure({ planned, pxPerMm }: { planned: PlannedPiece; pxPer
   } = plan;
   const passes = plan.rub.rubbing?.passes.length ?? 0;
   const opticsNow = () => {
-    if (states.seal === 'done') return stageOptics(piece.seal.sheen);
+    if (states.seal === 'done') return stageOptics(plan.method.sheen);
     if (states.rub === 'done') return stageOptics('matte');
     if (states.lay === 'done') return rubbedOptics(passes === 0 ? 0 : piece.rub.done.length / passes);
-    return stageOptics(piece.seal.sheen);
+    return stageOptics(plan.method.sheen);
   };
   const optics = opticsNow();
   const key = JSON.stringify([

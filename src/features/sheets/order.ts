@@ -65,7 +65,7 @@ export function sheetOrder(
                 source: files.findIndex(([id]) => id === picture.id),
                 turning: { turns: job.picture.turns, straightenDeg: job.picture.straightenDeg },
                 crop: plan.surface.print.crop,
-                tone: printTables(job.picture.tone, plan, job.seal.sheen),
+                tone: printTables(job.picture.tone, plan, plan.method.sheen),
                 fade: job.picture.tone,
                 place: plan.surface.print.picture,
               }

@@ -8,6 +8,7 @@ import { usePlannedPieces } from '@/features/shelf';
 import { useNotice } from '@/features/shell';
 import { database, storedAgenda } from '@/storage';
 import { clockTime, timeZoneHere, useClock } from '@/ui';
+import { READY_WORDS } from '@/words';
 import { callAt } from './call-at';
 import { notify } from './notify';
 
@@ -31,15 +32,15 @@ export function CureWatch() {
   const { planned } = usePlannedPieces();
 
   useEffect(() => {
-    const tell = (piece: Piece, ripeAt: number) => {
+    const tell = (piece: Piece, ripeAt: number, ready: string) => {
       const mark = markOf(piece);
       const told = readTold();
       if (told.includes(mark)) return;
       localStorage.setItem(SEEN_KEY, JSON.stringify([...told, mark].slice(-KEPT)));
       const late = clock() - ripeAt > LATE_MS;
       const text = late
-        ? `${piece.name}: ready to rub since ${clockTime(ripeAt, clock())}.`
-        : `${piece.name}: ready to rub now.`;
+        ? `${piece.name}: ${ready} since ${clockTime(ripeAt, clock())}.`
+        : `${piece.name}: ${ready} now.`;
       notice({ text, action: { label: 'Open', run: () => router.push(`/piece/${piece.id}/rub`) } });
       // In the quiet hours the page says it, and nothing rings.
       void storedAgenda(database()).then((agenda) => {
@@ -52,7 +53,8 @@ export function CureWatch() {
     );
     const calls = waiting.map(({ piece, plan }) => {
       const ripeAt = plan.cure.clock?.likelyAt ?? 0;
-      return callAt(ripeAt, clock, () => tell(piece, ripeAt));
+      const ready = READY_WORDS[plan.method.school?.removal ?? 'rub'];
+      return callAt(ripeAt, clock, () => tell(piece, ripeAt, ready));
     });
     return () => calls.forEach((cancel) => cancel());
   }, [planned, clock, notice, router]);

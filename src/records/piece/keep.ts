@@ -15,6 +15,7 @@ export const newKeep = (): Keep => ({
     blank: null,
     binderBottle: { price: null, ml: null },
     sealerBottle: { price: null, ml: null },
+    paintTin: { price: null, ml: null },
   },
 });
 
@@ -31,5 +32,6 @@ export const KEEP_SECTION: Joi.ObjectSchema<Keep> = section<Keep>({
     blank: price(),
     binderBottle: bottle(),
     sealerBottle: bottle(),
+    paintTin: bottle(),
   }),
 });

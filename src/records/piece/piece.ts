@@ -19,9 +19,10 @@ import { WORK_SECTION, newWork } from './work';
 /**
  * Version 1 had one margin all round, 2 one for each side; 3 has turning, tone, layers, shapes, grain, the look wanted,
  * trying on, own paper and overlap; 4 the print's form, copies, proof and order; 5 the room through time, ovens, signs,
- * and the work done; 6 schools by ids that speak.
+ * and the work done; 6 schools by ids that speak; 7 the age of paint, a colour under the base coat, paint's price, a
+ * sheen that follows the method, steps begun early.
  */
-export const PIECE_VERSION = 6;
+export const PIECE_VERSION = 7;
 
 export interface Piece extends Job {
   id: string;

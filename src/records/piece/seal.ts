@@ -7,7 +7,7 @@ type Seal = Job['seal'];
 
 export const newSeal = (): Seal => ({
   use: 'wall',
-  sheen: 'matte',
+  sheen: null,
   sealer: null,
   coats: null,
   coatsAt: [],
@@ -16,7 +16,7 @@ export const newSeal = (): Seal => ({
 
 export const SEAL_SECTION: Joi.ObjectSchema<Seal> = section<Seal>({
   use: oneOf(...USES),
-  sheen: oneOf(...SHEENS),
+  sheen: maybe(oneOf(...SHEENS)),
   sealer: maybe(anyOf(SEALERS)),
   coats: maybe(whole(1, 20)),
   coatsAt: list(instant(), 200),

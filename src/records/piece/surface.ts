@@ -2,7 +2,7 @@ import type Joi from 'joi';
 import { BASE_COATS, FINISHES, SURFACES } from '@/core/craft';
 import { PLAIN_GRAIN } from '@/core/render';
 import { MAX_PRINT_MM } from '@/core/sheet';
-import { PREP_CODES, type Job } from '@/core/stations';
+import { PAINT_AGES, PREP_CODES, type Job } from '@/core/stations';
 import { anyOf, colour, figure, list, maybe, oneOf, section, whole } from '../fields';
 import { shapeField } from './shapes';
 
@@ -20,6 +20,8 @@ export const newSurface = (): Surface => ({
   shape: { kind: 'rectangle' },
   grain: PLAIN_GRAIN,
   bareColour: null,
+  paintAge: null,
+  underColour: null,
 });
 
 const sizeMm = () => maybe(figure(1, MAX_PRINT_MM));
@@ -35,6 +37,8 @@ export const SURFACE_SECTION: Joi.ObjectSchema<Surface> = section<Surface>({
   prepared: list(oneOf(...PREP_CODES), 40),
   shape: shapeField(),
   bareColour: maybe(colour()),
+  paintAge: maybe(oneOf(...PAINT_AGES)),
+  underColour: maybe(colour()),
   grain: section<Surface['grain']>({
     angleDeg: figure(-180, 180),
     shiftXMm: figure(-2000, 2000),

@@ -1,4 +1,4 @@
-import type Joi from 'joi';
+import Joi from 'joi';
 import type { Draw, Job, StepDone } from '@/core/stations';
 import { figure, instant, item, list, maybe, named, section, stepField } from '../fields';
 
@@ -11,7 +11,13 @@ const minutes = () => figure(0, 10_000);
 
 export const WORK_SECTION: Joi.ObjectSchema<Work> = section<Work>({
   done: list(
-    item<StepDone>({ step: stepField(), at: instant(), minutes: maybe(minutes()), planned: minutes() }),
+    item<StepDone>({
+      step: stepField(),
+      at: instant(),
+      minutes: maybe(minutes()),
+      planned: minutes(),
+      early: Joi.boolean().required(),
+    }),
     MOST_STEPS,
   ),
   draws: list(

@@ -64,3 +64,19 @@ export const SCHOOL_WORDS: Readonly<Record<SchoolId, SchoolWords>> = {
     only: 'A traced line needs a firm face.',
   },
 };
+
+/** What laying is called where nothing is coated, and taking the sheet off where nothing is rubbed. */
+export const SCHOOL_TITLES: Readonly<Record<SchoolId, { lay: string; off: string }>> = {
+  'dry-and-rub': { lay: 'Coat and lay the print', off: 'Rub the paper off' },
+  'opaque-base': { lay: 'Coat and lay the print', off: 'Rub the paper off' },
+  'varnish-bed': { lay: 'Coat and lay the print', off: 'Rub the paper off' },
+  'quick-varnish': { lay: 'Coat and lay the print', off: 'Rub the paper off' },
+  'tacky-peel': { lay: 'Coat and lay the print', off: 'Peel the paper off' },
+  'slip-paper': { lay: 'Coat and lay the print', off: 'Wet the sheet and peel it off' },
+  'tape-decal': { lay: 'Tape over the print, cut it out and soak it', off: 'Take the paper off the tape' },
+  'liner-peel': { lay: 'Coat and lay the liner', off: 'Lift the liner off' },
+  'liner-heat': { lay: 'Iron the liner on', off: 'Lift the liner off' },
+  'liner-press': { lay: 'Press the wet liner on', off: 'Lift the liner off' },
+  'film-bed': { lay: 'Coat the bed and lay the film', off: 'Lift the film off' },
+  trace: { lay: 'Trace and paint', off: 'Take the print off' },
+};

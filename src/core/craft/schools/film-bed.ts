@@ -1,7 +1,16 @@
+import { COAT_AND_LAY, hands, recipeStep } from './recipe';
 import { school } from './school';
 
 export const filmBed = school({
   id: 'film-bed',
+  recipe: [
+    COAT_AND_LAY,
+    recipeStep('remove', {
+      hands: hands(3, 0.5, 1),
+      wait: { kind: 'dry', what: 'ink', hours: 1 },
+      does: ['try-film-corner', 'draw-film-off'],
+    }),
+  ],
   removal: 'lift',
   overrides: {
     waitHours: { min: 4, max: 12 },
@@ -11,8 +20,8 @@ export const filmBed = school({
     tonerKept: 0.8,
   },
   only: { classes: ['wood', 'painted', 'mineral', 'smooth'], surfaces: ['canvas'] },
-  removeSteps: ['try-film-corner', 'draw-film-off'],
   sign: 'film-lifts-clean',
+  leavesFibres: false,
   prints: ['inkjet-film'],
   binders: ['gesso', 'fluid-gel'],
   pageSized: true,

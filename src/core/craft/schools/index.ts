@@ -11,9 +11,19 @@ import { linerPress } from './liner-press';
 import { filmBed } from './film-bed';
 import { trace } from './trace';
 import { binderById, type BinderId, type BinderRecord } from '../binders';
-import type { SchoolFacts } from './school';
+import { hasWindow, type SchoolFacts } from './school';
 
-export type { HandStep, Removal, SignOfTime } from './school';
+export type { Removal, SignOfTime } from './school';
+export { hasWindow, recipeStepOf } from './school';
+export {
+  hands,
+  handsMinutes,
+  type Hands,
+  type HandStep,
+  type RecipeStep,
+  type RecipeWait,
+  type WaitKind,
+} from './recipe';
 
 const REGISTERED = [
   dryAndRub,
@@ -49,13 +59,17 @@ export interface LabelValues {
 
 /** The binder as this school uses it, with the label's values laid over. */
 export function binderFor(id: BinderId, school: SchoolRecord, label: LabelValues | null = null): BinderRecord {
-  const used: BinderRecord = { ...binderById(id), ...school.overrides };
+  const usual = binderById(id);
+  // What the sign has shown of a binder holds for its own wait, not for a school's or a label's.
+  const signHours = school.overrides.waitHours ? null : usual.signHours;
+  const used: BinderRecord = { ...usual, signHours, ...school.overrides };
   if (!label) return used;
   const { filmUm, waitHours, openMinutes } = label;
   return {
     ...used,
+    signHours: waitHours === null ? used.signHours : null,
     filmUm: filmUm === null ? used.filmUm : { min: filmUm, max: filmUm },
-    waitHours: waitHours === null || school.window ? used.waitHours : { min: waitHours, max: waitHours },
+    waitHours: waitHours === null || hasWindow(school) ? used.waitHours : { min: waitHours, max: waitHours },
     openMinutes: openMinutes ?? used.openMinutes,
   };
 }

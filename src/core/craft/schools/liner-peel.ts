@@ -1,7 +1,12 @@
+import { COAT_AND_LAY, hands, recipeStep } from './recipe';
 import { school } from './school';
 
 export const linerPeel = school({
   id: 'liner-peel',
+  recipe: [
+    COAT_AND_LAY,
+    recipeStep('remove', { hands: hands(3, 0.5, 1), does: ['try-liner-corner', 'draw-liner-off'] }),
+  ],
   removal: 'lift',
   overrides: {
     waitHours: { min: 10, max: 24 },
@@ -12,12 +17,14 @@ export const linerPeel = school({
     skill: 3,
     tonerKept: 0.96,
   },
-  only: { classes: ['wood', 'painted', 'smooth', 'leather', 'wax'], surfaces: ['plaster'] },
+  only: { classes: ['wood', 'painted', 'smooth', 'leather', 'wax'], surfaces: ['plaster', 'canvas'] },
+  coatedFabricOnly: true,
   looks: ['crisp'],
-  removeSteps: ['try-liner-corner', 'draw-liner-off'],
   sign: 'dry-under-liner',
+  leavesFibres: false,
+  fixedOnceDown: true,
   prints: ['release-liner'],
-  binders: ['fluid-gel', 'furniture-gel', 'acrylic-varnish'],
+  binders: ['fluid-gel', 'furniture-gel', 'glue-sealer', 'acrylic-varnish'],
   pageSized: true,
   needsSmooth: true,
 });

@@ -1,51 +1,22 @@
 import type { BinderId, BinderRecord } from '../binders';
 import type { PrintId } from '../prints';
 import type { SurfaceClass, SurfaceId } from '../surfaces';
+import { COAT_AND_LAY, RUB_IN_PASSES, type RecipeStep, type RecipeStepKind } from './recipe';
 
 /** How the paper leaves: rubbed away, peeled and rolled, peeled or lifted whole, soaked off a tape, or not at all. */
 export type Removal = 'rub' | 'peel-and-roll' | 'peel' | 'lift' | 'soak' | 'none';
 
-/** Things the hands do where there is no coat to measure or no paper to rub. The words are in the catalogue. */
-export type HandStep =
-  | 'try-corner'
-  | 'peel-slowly'
-  | 'roll-fibres'
-  | 'gloss-clears-rest'
-  | 'wet-back'
-  | 'peel-in-one'
-  | 'wipe-slip'
-  | 'tape-over-print'
-  | 'burnish'
-  | 'cut-and-soak'
-  | 'sponge-paper-off'
-  | 'let-tack-return'
-  | 'stick-on'
-  | 'try-liner-corner'
-  | 'draw-liner-off'
-  | 'tape-liner-down'
-  | 'iron-low'
-  | 'burnish-warm'
-  | 'cool-and-lift'
-  | 'mark-corners'
-  | 'lay-wet-liner'
-  | 'card-over-back'
-  | 'lift-straight'
-  | 'let-ink-dry'
-  | 'try-film-corner'
-  | 'draw-film-off'
-  | 'graphite-and-tape'
-  | 'trace-outlines'
-  | 'fill-and-dry';
-
 /** The sign that it is time, where it is not the usual one. */
 export type SignOfTime =
-  'opaque-again' | 'soaked-through' | 'dry-under-liner' | 'cooled' | 'at-once' | 'film-lifts-clean';
+  'opaque-again' | 'soaked-through' | 'dry-under-liner' | 'cooled' | 'at-once' | 'film-lifts-clean' | 'paint-dry';
 
 /** What a school of transferring is, all but its id. Waits in hours at the reference room. Source: bench practice. */
 export interface SchoolFacts {
   /** Binders it works with; `none` where nothing wet is used. */
   binders: readonly BinderId[];
   prints: readonly PrintId[];
+  /** Its own steps in order; Lay, Cure, Rub, the bench and the plan of all pieces follow it. */
+  recipe: readonly RecipeStep[];
   removal: Removal;
   mirrored: boolean;
   /** What it changes in the binder's record: waits, passes, faces. */
@@ -59,24 +30,28 @@ export interface SchoolFacts {
   only: { classes: readonly SurfaceClass[]; surfaces: readonly SurfaceId[] } | null;
   /** Only on a face without finish or base coat. */
   bareOnly: boolean;
+  /** Threads take it only under a base coat that makes them smooth. */
+  coatedFabricOnly: boolean;
   /** Sheets come no larger than a page: a larger print is laid in parts. */
   pageSized: boolean;
   /** The sheet must touch everywhere: texture is sanded and coated smooth first. */
   needsSmooth: boolean;
+  /** Where the sheet touches it stays, whatever the binder lets. */
+  fixedOnceDown: boolean;
   looks: readonly ('crisp' | 'soft' | 'distressed')[];
-  /** Steps of laying where there is no coat to measure. */
-  laySteps: readonly HandStep[];
-  /** Steps of taking the paper off where it is not rubbed. */
-  removeSteps: readonly HandStep[];
   sign: SignOfTime | null;
-  /** Later than the safe time it gets worse: a window, not a wait. */
-  window: boolean;
   /** Outlines are traced and painted: nothing of the print itself stays. */
   traced: boolean;
   /** An iron or the like presses it. */
   hot: boolean;
-  /** A knife cuts it out before it is laid. */
-  knife: boolean;
+  /** Paper fibres stay in the film: haze, the wet test and rubbing on apply. */
+  leavesFibres: boolean;
+  /** It is a decal under its own tape: not sanded, mended or sealed. */
+  sealsItself: boolean;
+  /** Gloss over it clears what paper it leaves. */
+  glossClears: boolean;
+  /** Binders that also take ink that was not set with heat, and lose much of it; none for most. */
+  palerInk: readonly BinderId[];
   /** Its character is its binder's: many binders share it. */
   toldByBinder: boolean;
   source: string;
@@ -87,21 +62,24 @@ export const NO_WAIT = { waitHours: { min: 0, max: 0 }, passes: { min: 0, max: 0
 
 /** What most schools share: the wet face-down ones that are rubbed. */
 const WET_AND_RUBBED = {
+  recipe: [COAT_AND_LAY, RUB_IN_PASSES],
   removal: 'rub',
   mirrored: true,
   overrides: {},
   only: null,
   bareOnly: false,
+  coatedFabricOnly: false,
   pageSized: false,
   needsSmooth: false,
+  fixedOnceDown: false,
   looks: ['soft', 'distressed'],
-  laySteps: [],
-  removeSteps: [],
   sign: null,
-  window: false,
   traced: false,
   hot: false,
-  knife: false,
+  leavesFibres: true,
+  sealsItself: false,
+  glossClears: false,
+  palerInk: [],
   toldByBinder: false,
   source: 'bench practice',
 } as const satisfies Omit<SchoolFacts, 'binders' | 'prints'>;
@@ -113,3 +91,11 @@ export const school = <const Id extends string>(described: Described<Id>): Schoo
   ...WET_AND_RUBBED,
   ...described,
 });
+
+/** A step of a school's recipe; undefined where it has none of the kind. */
+export const recipeStepOf = ({ recipe }: Pick<SchoolFacts, 'recipe'>, kind: RecipeStepKind): RecipeStep | undefined =>
+  recipe.find(({ step }) => step === kind);
+
+/** Laid, it must be worked on in time: a window, not a wait. */
+export const hasWindow = (school: Pick<SchoolFacts, 'recipe'>): boolean =>
+  recipeStepOf(school, 'lay')?.wait.kind === 'window';

@@ -1,17 +1,34 @@
-import { school } from './school';
+import { hands, recipeStep } from './recipe';
+import { NO_WAIT, school } from './school';
 
 export const tapeDecal = school({
   id: 'tape-decal',
+  recipe: [
+    recipeStep('lay', {
+      hands: hands(4, 1.5, 3),
+      wait: { kind: 'soak', minutes: 15 },
+      does: ['tape-over-print', 'burnish', 'cut-and-soak'],
+      cautions: ['knife'],
+    }),
+    recipeStep('remove', {
+      hands: hands(3, 1.5, 1),
+      wait: { kind: 'dry', what: 'tack', hours: 0.75 },
+      does: ['peel-wet-paper', 'sponge-paper-off', 'let-tack-return'],
+    }),
+    recipeStep('stick', {
+      hands: hands(4, 0.5, 2),
+      does: ['degrease-again', 'stick-on', 'glue-where-no-tack'],
+    }),
+  ],
   removal: 'soak',
   mirrored: false,
-  overrides: { waitHours: { min: 0.25, max: 0.25 }, passes: { min: 1, max: 1 }, skill: 1, tonerKept: 0.9 },
+  overrides: { ...NO_WAIT, skill: 1, tonerKept: 0.9 },
   only: { classes: ['smooth'], surfaces: [] },
   looks: ['crisp', 'soft'],
-  laySteps: ['tape-over-print', 'burnish', 'cut-and-soak'],
-  removeSteps: ['sponge-paper-off', 'let-tack-return', 'stick-on'],
   sign: 'soaked-through',
+  leavesFibres: false,
+  sealsItself: true,
   prints: ['laser-plain', 'laser-heavy'],
   binders: ['none'],
   pageSized: true,
-  knife: true,
 });

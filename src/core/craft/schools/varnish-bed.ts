@@ -1,3 +1,13 @@
+import { COAT_AND_LAY, RUB_IN_PASSES, hands, recipeStep } from './recipe';
 import { TONER_ON_PAPER, school } from './school';
 
-export const varnishBed = school({ id: 'varnish-bed', prints: TONER_ON_PAPER, binders: ['polyurethane'] });
+export const varnishBed = school({
+  id: 'varnish-bed',
+  recipe: [
+    recipeStep('bed', { hands: hands(5, 0.6), wait: { kind: 'dry', what: 'bed' } }),
+    COAT_AND_LAY,
+    RUB_IN_PASSES,
+  ],
+  prints: TONER_ON_PAPER,
+  binders: ['polyurethane'],
+});

@@ -1,5 +1,5 @@
-import { surfaceById, type CautionId } from '@/core/craft';
-import { resolveBlank } from '@/core/shape';
+import { groundOf, surfaceById, type CautionId, type SurfaceRecord } from '@/core/craft';
+import { bareSidesMm2, reachedFaceMm2, resolveBlank } from '@/core/shape';
 import { pictureWindow } from '@/core/sheet';
 import { typedRoom } from '../air';
 import type { SurfaceAnswer } from '../answers';
@@ -15,18 +15,19 @@ import {
   type Station,
   type StationStep,
 } from '../station';
-import { stepText, type StepId } from '../step';
+import { stepText, type PrepCode, type StepId } from '../step';
 import { groundColourOf, surfaceLook } from './ground';
 import { placePrint } from './placement';
-import { preparation } from './preparation';
+import { hasBaseCoat, paintCoats, preparation } from './preparation';
+import { LOSS_SHARE } from '@/core/coat';
 import { sum } from '@/core/shared';
 
-const PREP_MINUTES = 10;
 /** From here on a blank is lifted and turned by two. */
 const HEAVY_MM2 = 700 * 700;
 /** A base coat's wet film, µm. */
 const PAINT_FILM_UM = 100;
 const UM_MM2_PER_ML = 1e6;
+const PAINT_STEPS: readonly PrepCode[] = ['under-coat', 'base-coat', 'base-coat-2'];
 /** The ground while nothing is known of it. */
 const WHITE = '#ffffff';
 
@@ -42,10 +43,10 @@ const doneAt = (step: StepId, job: Job): number | null =>
     : null;
 
 function steps(_: Job, { surface: { preparation: all } }: { surface: SurfaceAnswer }): StationStep[] {
-  return all.map(({ code, coat, hours }) => ({
+  return all.map(({ code, coat, minutes, hours }) => ({
     step: { kind: 'prepare', code },
     title: { code: 'prepare', prep: code, coat },
-    minutes: PREP_MINUTES,
+    minutes,
     wait: clockWait(hours),
   }));
 }
@@ -60,6 +61,7 @@ function answer(
   const blank = resolved?.ok ? resolved.value : null;
   const window = blank ? pictureWindow(blank, job.sheet.form, job.sheet.margins) : null;
   const look = record ? surfaceLook(job.surface, record) : null;
+  const faceMm2 = blank ? reachedFaceMm2(blank) + bareSidesMm2(blank, job.surface.thicknessMm) : 0;
   return {
     record,
     blank,
@@ -67,9 +69,21 @@ function answer(
     window,
     look,
     groundColour: look ? groundColourOf(look) : WHITE,
-    preparation: record ? preparation(record, job.surface, typedRoom(job)) : [],
+    ground: record ? groundOf(record, job.surface) : null,
+    faceMm2,
+    paintMl: record ? paintFor(job, record, faceMm2) : 0,
+    preparation: record ? preparation(record, job.surface, typedRoom(job), faceMm2) : [],
     print: facts && window && blank ? placePrint(job, facts, { window, blank, coarse: record?.coarse ?? false }) : null,
   };
+}
+
+/** Of all coats: the first drinks as the bare stuff does, later ones lie on paint; ml. */
+function paintFor({ surface: choice }: Job, record: SurfaceRecord, faceMm2: number): number {
+  const coats = paintCoats(choice, record);
+  if (coats === 0) return 0;
+  const film = (faceMm2 * PAINT_FILM_UM) / UM_MM2_PER_ML;
+  const first = groundOf(record, { finish: choice.finish, baseCoat: 'none' }).absorbency;
+  return film * (1 + LOSS_SHARE) * (first + coats - 1);
 }
 
 export const surface: Station<'surface', 'picture'> = {
@@ -94,9 +108,9 @@ export const surface: Station<'surface', 'picture'> = {
     step.kind === 'prepare' ? { surface: { prepared: [...new Set([...prepared, step.code])] } } : {},
   revoke: (step, { surface: { prepared } }) =>
     step.kind === 'prepare' ? { surface: { prepared: prepared.filter((code) => code !== step.code) } } : {},
-  needs: (step, _, { surface: { blank, record } }): StashNeed | null =>
-    step.kind === 'prepare' && step.code === 'base-coat' && blank && record
-      ? { kind: 'paint', material: null, amount: (blank.areaMm2 * PAINT_FILM_UM * record.absorbency) / UM_MM2_PER_ML }
+  needs: (step, { surface: choice }, { surface: { paintMl, record } }): StashNeed | null =>
+    step.kind === 'prepare' && PAINT_STEPS.includes(step.code) && record && hasBaseCoat(choice, record) && paintMl > 0
+      ? { kind: 'paint', material: null, amount: paintMl / paintCoats(choice, record) }
       : null,
   cautions: (_, { surface: { preparation: all, record, blank } }, step) => {
     const always: CautionId[] = [];

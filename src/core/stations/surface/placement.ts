@@ -10,7 +10,8 @@ import {
   resolutionVerdict,
   type Crop,
 } from '@/core/picture';
-import { coveredAreaMm2, largestInside, type Blank, type RectMm } from '@/core/shape';
+import { coatPlaces } from '@/core/coat';
+import { coveredAreaMm2, largestInside, reachedAreaMm2, type Blank, type RectMm } from '@/core/shape';
 import { formPrint } from '@/core/sheet';
 import type { PrintPlan } from '../answers';
 import type { Job, PictureFacts } from '../job';
@@ -42,6 +43,8 @@ export function placePrint(
     formed,
     picture: place,
     areaMm2: coveredAreaMm2(blank, formed.landed),
+    reachedMm2: reachedAreaMm2(blank, formed.landed),
+    coat: coatPlaces(blank, formed.landed, job.lay.extendMm),
     crop,
     croppedPx: { widthPx: croppedPx.widthPx, heightPx: croppedPx.heightPx },
     ppi,

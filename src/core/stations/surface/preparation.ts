@@ -1,11 +1,16 @@
 import {
   baseCoatById,
   finishById,
+  groundOf,
+  hands,
+  handsMinutes,
   type BaseCoatId,
   type CautionId,
+  type Hands,
   type SurfaceRecord,
   type ToolId,
 } from '@/core/craft';
+import { deltaE2000, labOf, linearColour } from '@/core/colour';
 import { dryingFactor, type Room } from '@/core/cure';
 import type { Job } from '../job';
 import type { PrepCode } from '../step';
@@ -14,6 +19,8 @@ export interface PrepStep {
   code: PrepCode;
   /** The base coat it puts on, where it does. */
   coat: BaseCoatId | null;
+  minutes: number;
+  /** Of drying after it. */
   hours: number;
   cautions: readonly CautionId[];
   tools: readonly ToolId[];
@@ -30,8 +37,11 @@ const TOOLS: Readonly<Partial<Record<PrepCode, readonly ToolId[]>>> = {
   prewash: ['washing-machine', 'iron'],
   'lay-flat': ['baking-parchment', 'tape'],
   dust: ['dust-cloth-or-soft-brush'],
+  'under-coat': ['foam-brush', 'the-paint'],
   'base-coat': ['foam-brush', 'the-paint'],
+  'base-coat-2': ['foam-brush', 'the-paint'],
   'light-sand': ['sandpaper-320'],
+  'dust-again': ['dust-cloth-or-soft-brush'],
 };
 
 const CAUTIONS: Readonly<Partial<Record<PrepCode, readonly CautionId[]>>> = {
@@ -42,44 +52,105 @@ const CAUTIONS: Readonly<Partial<Record<PrepCode, readonly CautionId[]>>> = {
   'light-sand': ['sanding-dust'],
 };
 
+const SAND = hands(3, 1.2);
+const WIPE = hands(2, 0.2);
+const PAINT = hands(5, 0.6);
+/** Minutes of hands. Source: bench practice. */
+const HANDS: Readonly<Record<PrepCode, Hands>> = {
+  'lead-test': hands(10, 0),
+  strip: hands(15, 2.5),
+  scuff: SAND,
+  sand: SAND,
+  // One grit, one way.
+  'light-sand': hands(2, 0.5),
+  derust: SAND,
+  degrease: WIPE,
+  dust: WIPE,
+  'dust-again': WIPE,
+  'wash-dry': hands(3, 0.4),
+  prewash: hands(10, 0.2),
+  'lay-flat': hands(3, 0),
+  'seal-edges': hands(5, 0.1),
+  'under-coat': PAINT,
+  'base-coat': PAINT,
+  'base-coat-2': PAINT,
+};
+
+const SEALED_EDGE_HOURS = 1;
+/** Machine and line. */
+const WASHED_CLOTH_HOURS = 6;
+/** Colours nearer than this need no second coat to cover: ΔE2000. */
+const SAME_COLOUR = 5;
+
 /** Whether a base coat goes on it. */
 export const hasBaseCoat = (choice: Job['surface'], surface: SurfaceRecord): boolean =>
   choice.baseCoat !== 'none' && surface.takesBaseCoat;
 
+/** Old paint, or paint of which nobody knows how old it is, may hold lead. */
+const leadIsPossible = (choice: Job['surface'], surface: SurfaceRecord): boolean =>
+  asksPaintAge(choice, surface) && choice.paintAge !== 'own' && choice.paintAge !== 'recent';
+
+/** Whether it matters who painted it and when. */
+export const asksPaintAge = (choice: Pick<Job['surface'], 'finish'>, surface: SurfaceRecord): boolean =>
+  surface.oldFinish || finishById(choice.finish).mayHoldLead;
+
+/** Coats of its base coat: a second where a colour must cover another. */
+function baseCoats(choice: Job['surface'], surface: SurfaceRecord): 0 | 1 | 2 {
+  if (!hasBaseCoat(choice, surface)) return 0;
+  if (baseCoatById(choice.baseCoat).wash) return 1;
+  if (choice.underColour !== null || finishById(choice.finish).seals) return 2;
+  const bare = choice.bareColour ?? surface.bareColour;
+  return deltaE2000(labOf(...linearColour(bare)), labOf(...linearColour(choice.baseColour))) < SAME_COLOUR ? 1 : 2;
+}
+
+/** Coats of paint in all, a colour under them included. */
+export const paintCoats = (choice: Job['surface'], surface: SurfaceRecord): number =>
+  baseCoats(choice, surface) + Number(hasBaseCoat(choice, surface) && choice.underColour !== null);
+
 /**
- * Steps from the surface as it is to a surface ready for the print. Drying of base coats follows the room. Source:
- * bench practice.
+ * Steps from the surface as it is to a surface ready for the print, in working order: what makes dust or wets comes
+ * before the dusting, and a coat only on what is dry and clean. Drying follows the room. Source: bench practice.
+ *
+ * @param faceMm2 what is worked on; 0 while the blank is not measured
  */
-export function preparation(surface: SurfaceRecord, choice: Job['surface'], room: Room): PrepStep[] {
+export function preparation(surface: SurfaceRecord, choice: Job['surface'], room: Room, faceMm2: number): PrepStep[] {
   const finish = finishById(choice.finish);
   const wooden = surface.class === 'wood' || surface.class === 'painted';
-  const coated = hasBaseCoat(choice, surface);
+  const scuffed = wooden && (finish.holds === 'badly' || surface.oldFinish);
+  const coats = baseCoats(choice, surface);
   const coat = baseCoatById(choice.baseCoat);
-  const coatHours = coat.dryHours * dryingFactor(1, room, surface.dryingFactor).total;
+  const dries = (hours: number) => hours * dryingFactor(1, room, groundOf(surface, choice).dryingFactor).total;
+  const firstDries = coat.dryHours * dryingFactor(1, room, surface.dryingFactor).total;
   const asked: readonly [PrepCode, boolean, number?][] = [
-    ['lead-test', wooden && (finish.mayHoldLead || surface.oldFinish)],
-    ['scuff', wooden && (finish.holds === 'badly' || surface.oldFinish)],
+    ['lead-test', leadIsPossible(choice, surface)],
+    ['scuff', scuffed],
     ['sand', wooden && choice.finish === 'bare' && !surface.oldFinish],
-    ['seal-edges', surface.edgesDrink],
-    ['degrease', surface.degrease],
     ['derust', surface.rusts],
+    ['degrease', surface.degrease || (wooden && (scuffed || finish.paint))],
     ['wash-dry', surface.washDryHours !== null, surface.washDryHours ?? 0],
-    ['prewash', surface.laundered],
+    ['prewash', surface.laundered, WASHED_CLOTH_HOURS * dryingFactor(1, room, 1).total],
     ['lay-flat', surface.needsBarrier],
     ['dust', wooden || surface.class === 'mineral'],
-    ['base-coat', coated, coatHours],
-    ['light-sand', coated && surface.class !== 'fabric'],
+    ['seal-edges', surface.edgesDrink, dries(SEALED_EDGE_HOURS)],
+    ['under-coat', coats > 0 && choice.underColour !== null, firstDries],
+    ['base-coat', coats > 0, coats > 1 ? firstDries : dries(coat.dryHours)],
+    ['base-coat-2', coats > 1, dries(coat.dryHours)],
+    ['light-sand', coats > 0 && surface.class !== 'fabric'],
+    ['dust-again', coats > 0 && surface.class !== 'fabric'],
   ];
   return asked
     .filter(([, applies]) => applies)
     .map(([code, , hours = 0]) => ({
       code,
-      coat: code === 'base-coat' ? coat.id : null,
+      coat: PAINTS.includes(code) ? coat.id : null,
+      minutes: handsMinutes(HANDS[code], faceMm2),
       hours,
       cautions: [...(CAUTIONS[code] ?? []), ...cutting(code, surface)],
       tools: TOOLS[code] ?? [],
     }));
 }
+
+const PAINTS: readonly PrepCode[] = ['under-coat', 'base-coat', 'base-coat-2'];
 
 /** Edges cut the hand that wipes them. */
 const cutting = (code: PrepCode, { sharpEdges }: SurfaceRecord): CautionId[] =>

@@ -4,6 +4,7 @@ import { useState } from 'react';
 import { COLDEST_FILM_C, DAMPEST_PERCENT, vapourPressureDeficitKpa, type WaitRule } from '@/core/cure';
 import { formatDuration } from '@/core/measure';
 import { stageOptics } from '@/core/render';
+import type { PiecePlan } from '@/core/stations';
 import { StationCautions } from '../station-cautions';
 import { BINDER_WORDS, SIGNS_OF_TIME, SURFACE_WORDS } from '@/words';
 import { useSettings } from '@/features/shell';
@@ -47,7 +48,17 @@ const RULES: Readonly<Record<WaitRule, string>> = {
   'clock-floor': 'By the clock: this binder allows no shortcut, however warm and dry the room.',
   label: 'By your own figure.',
   oven: 'By the oven: when its time is over and the piece has cooled.',
+  soak: 'A bath: as long as it is, whatever the room is like.',
+  cool: 'It cools to the hand before it is touched again.',
+  open: 'It dries in open air.',
+  none: '',
 };
+
+const FIXED_REASONS = {
+  soak: 'in the bath: neither room nor fan changes it',
+  cool: 'until it is cool to the hand',
+  none: '',
+} as const;
 
 export function CureStation() {
   const { piece, plan, change, now } = useOpenPiece();
@@ -60,6 +71,8 @@ export function CureStation() {
   const cold = wait?.warnings.includes('too-cold') ?? false;
   const damp = wait?.warnings.includes('damp') ?? false;
   const rubbing = piece.rub.done.length > 0;
+  /** A coat dries under its sheet: room, fan, label and oven have a say. Nothing else minds them. */
+  const coated = plan.cure.kind === 'dry' && wait?.rule !== 'open';
 
   const changeRoom = (patch: Partial<Settings['room']>, label: string) => {
     change('cure', patch, label);
@@ -69,7 +82,13 @@ export function CureStation() {
   const reasons: ReasonLine[] = [];
   if (wait && plan.method.binder && plan.surface.record) {
     const { min, max } = wait.baseHours;
-    if (wait.rule === 'oven')
+    if (wait.rule === 'soak' || wait.rule === 'cool' || wait.rule === 'none') {
+      if (wait.likelyHours > 0)
+        reasons.push({ figure: formatDuration(wait.likelyHours), text: FIXED_REASONS[wait.rule] });
+    } else if (wait.rule === 'open') {
+      reasons.push({ figure: formatDuration(wait.baseHours.max), text: 'for paint in open air at 21 °C and 50 %' });
+      reasons.push({ figure: `× ${wait.factor.total.toFixed(2)}`, text: 'this room' });
+    } else if (wait.rule === 'oven')
       reasons.push({
         figure: formatDuration(wait.likelyHours),
         text: 'of the oven’s cycle, heating and cooling included',
@@ -83,7 +102,7 @@ export function CureStation() {
       });
     else {
       reasons.push({
-        figure: min === max ? `${max} h` : `${min}–${max} h`,
+        figure: min === max ? formatDuration(max) : `${min}–${max} h`,
         text: `${BINDER_WORDS[plan.method.binder.id].inText} at 21 °C and 50 %`,
       });
       const deficit = vapourPressureDeficitKpa(plan.lay.room);
@@ -95,7 +114,7 @@ export function CureStation() {
       });
       reasons.push({
         figure: `× ${wait.factor.surface.toFixed(2)}`,
-        text: SURFACE_WORDS[plan.surface.record.id].inText,
+        text: groundText(plan),
       });
       if (Math.abs(wait.factor.film - 1) > 0.005)
         reasons.push({
@@ -143,11 +162,15 @@ export function CureStation() {
       <Answer stop={cold}>{answer()}</Answer>
       {wait && wait.safeHours > 0 && (
         <Note>
-          {wait.rule === 'sign' && plan.method.school?.sign ? SIGNS_OF_TIME[plan.method.school.sign] : RULES[wait.rule]}
+          {(wait.rule === 'sign' || !coated) && plan.method.school?.sign
+            ? SIGNS_OF_TIME[plan.method.school.sign]
+            : RULES[wait.rule]}
         </Note>
       )}
       {wait && wait.safeHours > 0 && <CureScale wait={wait} times={times} now={now} />}
-      {wait && wait.safeHours > 0.5 && <DryingPlot wait={wait} times={times} laidAt={piece.lay.laidAt} now={now} />}
+      {wait && coated && wait.safeHours > 0.5 && (
+        <DryingPlot wait={wait} times={times} laidAt={piece.lay.laidAt} now={now} />
+      )}
       {wait && !times && (
         <NextRow>
           <Button variant="contained" onClick={() => done({ kind: 'lay' }, 'laid')} data-testid="laid-now">
@@ -156,71 +179,75 @@ export function CureStation() {
         </NextRow>
       )}
       {times && !rubbing && now < times.likelyAt && <NotifyButton />}
-      {times && !rubbing && wait && wait.rule !== 'label' && wait.rule !== 'oven' && <SignsPart />}
+      {times && !rubbing && wait && coated && wait.rule !== 'label' && wait.rule !== 'oven' && <SignsPart />}
       <Because reasons={reasons} />
-      <Part title="Change">
-        <Fields>
-          {cure.through === 'typed' && (
-            <TemperatureField
-              label="Room temperature"
-              value={cure.temperatureC}
-              onCommit={(value) => value !== null && changeRoom({ temperatureC: value }, 'room temperature')}
-              testId="temperature"
-            />
-          )}
-          {cure.through === 'typed' && (
-            <PercentField
-              label="Relative humidity"
-              value={cure.humidityPercent}
-              onCommit={(value) => value !== null && changeRoom({ humidityPercent: value }, 'humidity')}
-              testId="humidity"
-            />
-          )}
-          <ChoiceField
-            label="It lies"
-            value={cure.cover}
-            options={[
-              { id: 'open', name: 'Open' },
-              { id: 'weighted', name: 'Weighted' },
-              { id: 'covered', name: 'Covered' },
-            ]}
-            onCommit={(cover) => change('cure', { cover }, 'how it lies')}
-          />
-          <ChoiceField
-            label="Air"
-            value={cure.air}
-            options={[
-              { id: 'still', name: 'Still' },
-              { id: 'fan', name: 'Fan' },
-            ]}
-            onCommit={(air) => change('cure', { air }, 'air')}
-          />
-          {wait && wait.floorHours === 0 && !plan.method.school?.window && wait.safeHours > 0 && (
+      {(coated || wait?.rule === 'open' || plan.cure.kind === null || plan.cure.kind === 'window') && (
+        <Part title="Change">
+          <Fields>
+            {cure.through === 'typed' && (
+              <TemperatureField
+                label="Room temperature"
+                value={cure.temperatureC}
+                onCommit={(value) => value !== null && changeRoom({ temperatureC: value }, 'room temperature')}
+                testId="temperature"
+              />
+            )}
+            {cure.through === 'typed' && (
+              <PercentField
+                label="Relative humidity"
+                value={cure.humidityPercent}
+                onCommit={(value) => value !== null && changeRoom({ humidityPercent: value }, 'humidity')}
+                testId="humidity"
+              />
+            )}
             <ChoiceField
-              label="Wait"
-              value={cure.school}
+              label="It lies"
+              value={cure.cover}
               options={[
-                { id: 'sign', name: 'By the sign' },
-                { id: 'clock', name: 'By the clock' },
+                { id: 'open', name: 'Open' },
+                { id: 'weighted', name: 'Weighted' },
+                { id: 'covered', name: 'Covered' },
               ]}
-              onCommit={(school) => change('cure', { school }, 'rule of waiting')}
+              onCommit={(cover) => change('cure', { cover }, 'how it lies')}
             />
-          )}
-          <FigureField
-            label="Hours on the label"
-            value={cure.labelHours}
-            unit="h"
-            min={0.1}
-            max={2000}
-            computed="as computed"
-            onCommit={(labelHours) => change('cure', { labelHours }, 'label hours')}
-            hint={cure.labelHours !== null ? 'clear to go back to Fobbet’s figure' : 'overrules the computed time'}
-            testId="label-hours"
-          />
-        </Fields>
-        <RoomFields />
-      </Part>
-      {wait && plan.cure.ovens.length > 0 && wait.safeHours > 1 && <OvenPart />}
+            <ChoiceField
+              label="Air"
+              value={cure.air}
+              options={[
+                { id: 'still', name: 'Still' },
+                { id: 'fan', name: 'Fan' },
+              ]}
+              onCommit={(air) => change('cure', { air }, 'air')}
+            />
+            {wait && wait.floorHours === 0 && plan.cure.kind !== 'window' && wait.safeHours > 0 && (
+              <ChoiceField
+                label="Wait"
+                value={cure.school}
+                options={[
+                  { id: 'sign', name: 'By the sign' },
+                  { id: 'clock', name: 'By the clock' },
+                ]}
+                onCommit={(school) => change('cure', { school }, 'rule of waiting')}
+              />
+            )}
+            {coated && (
+              <FigureField
+                label="Hours on the label"
+                value={cure.labelHours}
+                unit="h"
+                min={0.1}
+                max={2000}
+                computed="as computed"
+                onCommit={(labelHours) => change('cure', { labelHours }, 'label hours')}
+                hint={cure.labelHours !== null ? 'clear to go back to Fobbet’s figure' : 'overrules the computed time'}
+                testId="label-hours"
+              />
+            )}
+          </Fields>
+          <RoomFields />
+        </Part>
+      )}
+      {wait && coated && plan.cure.ovens.length > 0 && wait.safeHours > 1 && <OvenPart />}
       <DisagreementNotes at="cure" />
       <MissingList station="cure" />
       <StationCautions station="cure" />
@@ -235,7 +262,8 @@ export function CureStation() {
     if (cold) return `Do not lay or rub below ${units.temperature(COLDEST_FILM_C)}: the film may never form.`;
     if (rubbing) return 'Cured: rubbing has begun.';
     if (wait.safeHours === 0) return 'No waiting: go on at once.';
-    if (plan.method.school?.window) return windowAnswer(wait.earliestHours, wait.safeHours);
+    if (plan.cure.kind === 'soak') return soakAnswer(wait.likelyHours);
+    if (plan.cure.kind === 'window') return windowAnswer(wait.earliestHours, wait.safeHours);
     if (!times)
       return `Wait ${formatDuration(wait.likelyHours)} after laying${wait.safeHours > wait.likelyHours ? `, ${formatDuration(wait.safeHours)} to be safe` : ''}.`;
     if (now >= times.safeAt) return 'The full time is over: rub.';
@@ -244,6 +272,18 @@ export function CureStation() {
     return `${lead}${lead ? 's' : 'S'}tart rubbing ${afterTime(times.likelyAt, now)}, ${span(times.likelyAt - now)}.`;
   }
 }
+
+/** What the coat lies on: the bare stuff, or what has closed it. */
+function groundText({ surface: { record, ground }, method: { binder } }: PiecePlan): string {
+  if (!record) return '';
+  if (binder?.bedCoat) return 'on its own dried bed, whatever lies under it';
+  const name = SURFACE_WORDS[record.id].inText;
+  return ground === record ? name : `${name}, closed by its paint`;
+}
+
+/** A bath is neither shortened nor lengthened. */
+const soakAnswer = (hours: number): string =>
+  `Soak it ${formatDuration(hours)} in warm water, then take the paper off.`;
 
 /** A window rather than a wait: before it the picture comes along, after it the paper holds. */
 const windowAnswer = (fromHours: number, toHours: number): string =>

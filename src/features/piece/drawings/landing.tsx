@@ -119,7 +119,7 @@ function Look({ optics, pxPerMm }: { optics: Optics | null; pxPerMm: number }) {
     binder?.tonerKept,
     piece.picture.turns,
     piece.picture.straightenDeg,
-    piece.seal.sheen,
+    plan.method.sheen,
     optics,
     scale,
   ]);

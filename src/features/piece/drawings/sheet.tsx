@@ -178,7 +178,7 @@ function PrintLook({ block, pxPerMm }: { block: PrintBlock; pxPerMm: number }) {
     print?.crop,
     binder?.id,
     look,
-    piece.seal.sheen,
+    plan.method.sheen,
     piece.picture.turns,
     piece.picture.straightenDeg,
     piece.sheet.form.sideColour,

@@ -40,12 +40,14 @@ const COMPARED: Readonly<Record<Comparison['what'], string>> = {
 const COSTS: Readonly<Record<CostLine['item'], string>> = {
   print: 'Print',
   blank: 'Blank',
+  paint: 'Paint',
   binder: 'Binder',
   sealer: 'Sealer',
 };
 const BOTTLES = [
-  { key: 'binderBottle', of: 'binder' },
-  { key: 'sealerBottle', of: 'sealer' },
+  { key: 'paintTin', of: 'paint', name: 'Tin of paint' },
+  { key: 'binderBottle', of: 'binder', name: 'Bottle of binder' },
+  { key: 'sealerBottle', of: 'sealer', name: 'Bottle of sealer' },
 ] as const;
 
 export function KeepStation() {
@@ -82,7 +84,7 @@ export function KeepStation() {
         ) : (
           <LandingDrawing
             painted
-            optics={stageOptics(piece.seal.sheen)}
+            optics={stageOptics(plan.method.sheen)}
             caption="As it should look. A photo of the real one takes its place."
           />
         )
@@ -143,7 +145,7 @@ export function KeepStation() {
       <Part title="What it cost">
         <Fields>
           <PriceField
-            label="Print"
+            label="Print, each page"
             value={keep.prices.print}
             onCommit={(print) => setPrice({ print }, 'price of the print')}
             testId="price-print"
@@ -154,10 +156,10 @@ export function KeepStation() {
             onCommit={(blank) => setPrice({ blank }, 'price of the blank')}
             testId="price-blank"
           />
-          {BOTTLES.map(({ key, of }) => (
+          {BOTTLES.filter(({ of }) => of !== 'paint' || plan.surface.paintMl > 0).map(({ key, of, name }) => (
             <Fragment key={key}>
               <PriceField
-                label={`Bottle of ${of}`}
+                label={name}
                 value={keep.prices[key].price}
                 onCommit={(price) => setPrice({ [key]: { ...keep.prices[key], price } }, `price of the ${of}`)}
                 testId={`price-${of}`}

@@ -1,3 +1,4 @@
+import { recipeStepOf } from '@/core/craft';
 import type { LayingStep } from '@/core/coat';
 import type { PiecePlan, StepId } from '@/core/stations';
 import { HAND_STEPS, SIGNS_OF_TIME, layingWords, stepTitle } from '@/words';
@@ -13,7 +14,7 @@ export const layCards: BenchCards = ({ step, title }, _, plan, units) => {
   const { laying } = plan.lay;
   const { binder, school } = plan.method;
   if (!laying || !binder?.wet) {
-    const hands = school?.laySteps ?? [];
+    const hands = (school && recipeStepOf(school, 'lay')?.does) ?? [];
     return hands.length > 0
       ? hands.map((hand) => card(`lay-${hand}`, HAND_STEPS[hand]))
       : [card('lay', stepTitle(title))];

@@ -1,6 +1,7 @@
 'use client';
 import { Button } from '@mui/material';
-import { nominalFilmUm, type CoatedFace } from '@/core/craft';
+import { PAPER_ABSORBENCY } from '@/core/coat';
+import { nominalFilmUm, recipeStepOf, type CoatedFace } from '@/core/craft';
 import { formatVolume } from '@/core/measure';
 import { stageOptics } from '@/core/render';
 import {
@@ -71,10 +72,15 @@ export function LayStation() {
         figure: units.volume(planned.coat.bed.volumeMl),
         text: `first coat of ${planned.coat.bed.filmUm} µm, dried before the print`,
       });
-    reasons.push({
-      figure: `× ${plan.surface.record.absorbency}`,
-      text: `${SURFACE_WORDS[plan.surface.record.id].inText} drinks`,
-    });
+    if (plan.surface.ground && planned.coat.faces.some(({ face }) => face === 'surface'))
+      reasons.push({
+        figure: `× ${Number((binder.bedCoat ? 1 : plan.surface.ground.absorbency).toFixed(2))}`,
+        text: binder.bedCoat
+          ? 'on the dried bed, which drinks no more'
+          : `${SURFACE_WORDS[plan.surface.record.id].inText} drinks${plan.surface.ground === plan.surface.record ? '' : ', under its paint'}`,
+      });
+    if (planned.coat.faces.some(({ face }) => face === 'paper'))
+      reasons.push({ figure: `× ${PAPER_ABSORBENCY}`, text: 'paper drinks, whatever it is laid on' });
     reasons.push({ figure: `+ ${Math.round(planned.coat.lossShare * 100)} %`, text: 'stays in brush and pot' });
     reasons.push({
       figure: `${Math.floor(planned.openMinutes)} min`,
@@ -135,7 +141,7 @@ export function LayStation() {
         <Part title="Lay">
           <Steps>
             {dry
-              ? plan.method.school?.laySteps.map((step) => (
+              ? (plan.method.school ? (recipeStepOf(plan.method.school, 'lay')?.does ?? []) : []).map((step) => (
                   <li key={step}>
                     <span>{HAND_STEPS[step]}</span>
                   </li>

@@ -63,10 +63,16 @@ export function MendStation() {
           {finished ? (
             <>
               <Note>Mended.</Note>
-              <TextButton onClick={() => steps.revoke({ kind: 'mend' }, 'mend on')}>Mend more</TextButton>
+              <TextButton onClick={() => steps.revoke({ kind: 'mend', part: 'finish' }, 'mend on')}>
+                Mend more
+              </TextButton>
             </>
           ) : (
-            <Button variant="contained" onClick={() => steps.done({ kind: 'mend' }, 'mended')} data-testid="mended">
+            <Button
+              variant="contained"
+              onClick={() => steps.done({ kind: 'mend', part: 'finish' }, 'mended')}
+              data-testid="mended"
+            >
               Mended: nothing more to do
             </Button>
           )}
@@ -82,6 +88,7 @@ export function MendStation() {
   );
 
   function answer(): string {
+    if (plan.method.school?.sealsItself) return 'A tape decal is not mended: it lies under its own tape.';
     if (plan.mend.repairs.length === 0) return 'What can be mended follows from the surface and the method.';
     if (finished) return 'Mended.';
     if (dryAt !== null && now < dryAt) return `Let it dry until ${clockTime(dryAt, now)}: faults show only when dry.`;

@@ -147,7 +147,7 @@ function Pair({
     plan.method.binder?.id,
     optics,
     Math.round(pxPerMm * 100),
-    piece.seal.sheen,
+    plan.method.sheen,
   ]);
   const order = useMemo(
     () => landingOrder({ job, plan, picture, layers: moved, tone, optics, pxPerMm }, true),

@@ -41,7 +41,7 @@ export function CropEditor({
   const [drag, setDrag] = useState<PercentCrop | null>(null);
   const { frame: dropFrame, over } = useFileDrop(taking.take);
   const { turns, straightenDeg } = piece.picture;
-  const curves = useMemo(() => printTables(tone, plan, piece.seal.sheen), [tone, plan, piece.seal.sheen]);
+  const curves = useMemo(() => printTables(tone, plan, plan.method.sheen), [tone, plan]);
   const order = useMemo((): LookOrder | null => {
     if (!picture) return null;
     const { widthPx, heightPx } = frameSize(picture, { turns, straightenDeg });

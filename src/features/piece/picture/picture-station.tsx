@@ -98,8 +98,8 @@ export function PictureStation() {
     if (view === 'piece' && plan.surface.look && plan.surface.blank)
       return (
         <LandingDrawing
-          optics={stageOptics(piece.seal.sheen)}
-          caption={`As it should look, sealed ${piece.seal.sheen}.`}
+          optics={stageOptics(plan.method.sheen)}
+          caption={`As it should look, sealed ${plan.method.sheen}.`}
           actions={views}
           grips={piece.picture.layers.length > 0}
           overlay={({ pxPerMm }) => <LayerHandles pxPerMm={pxPerMm} />}

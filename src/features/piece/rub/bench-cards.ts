@@ -1,26 +1,35 @@
-import { HAND_STEPS, stepTitle } from '@/words';
-import { card, cardTimer, type BenchCards } from '../station-feature';
+import { recipeStepOf } from '@/core/craft';
+import type { HandStep } from '@/core/craft';
+import { formatDuration } from '@/core/measure';
+import { HAND_STEPS, WATER_WORDS, stepTitle } from '@/words';
+import { card, cardTimer, type BenchCard, type BenchCards } from '../station-feature';
 
 /** Of a peel's hand steps, those before the rolling. */
 const PEELING_STEPS = 2;
 
-export const rubCards: BenchCards = ({ step, title }, _, { rub: { rubbing }, method: { school } }) => {
+const handCards = (hands: readonly HandStep[], id: string): BenchCard[] =>
+  hands.map((hand) => card(`${id}-${hand}`, HAND_STEPS[hand]));
+
+export const rubCards: BenchCards = ({ step, title, wait }, _, { rub: { rubbing }, method: { school } }) => {
   const pass = step.kind === 'pass' ? rubbing?.passes.find(({ number }) => number === step.number) : undefined;
-  if (!pass) {
-    const hands = school?.removeSteps ?? [];
-    return hands.length > 0
-      ? hands.map((hand) => card(`off-${hand}`, HAND_STEPS[hand]))
-      : [card('off', stepTitle(title))];
+  if (!pass || !rubbing) {
+    const recipe = school && recipeStepOf(school, step.kind === 'stick' ? 'stick' : 'remove');
+    const cards = handCards(recipe?.does ?? [], step.kind === 'stick' ? 'stick' : 'off');
+    if (cards.length === 0) return [card('off', stepTitle(title))];
+    const dries = wait.hours > 0 ? formatDuration(wait.hours) : null;
+    return dries === null ? cards : [...cards, card('off-wait', `It dries ${dries} before the next step.`, dries)];
   }
   const peeling = school?.removal === 'peel-and-roll' && pass.number === 1;
-  const peel = peeling ? school.removeSteps.slice(0, PEELING_STEPS) : [];
+  const peel = peeling ? (recipeStepOf(school, 'passes')?.does ?? []).slice(0, PEELING_STEPS) : [];
+  const last = pass.number === rubbing.passes.length;
+  const between = formatDuration(rubbing.betweenMinutes / 60);
   return [
-    ...peel.map((hand) => card(`peel-${hand}`, HAND_STEPS[hand])),
+    ...handCards(peel, 'peel'),
     card(
       'damp',
-      'Damp it with a wrung sponge, a section at a time, from a light corner. Damp, not soaked.',
+      WATER_WORDS[rubbing.water].bench,
       `${pass.dampenMinutes} min`,
-      cardTimer('Damp: let it soften', pass.dampenMinutes),
+      cardTimer('Let it soften', pass.dampenMinutes),
     ),
     card(
       'rub',
@@ -30,8 +39,10 @@ export const rubCards: BenchCards = ({ step, title }, _, { rub: { rubbing }, met
     ),
     card(
       'dry',
-      `Let it dry ${pass.dryMinutes} min and look for milky patches. Wet paper is invisible: it looks done when it is not.`,
-      `${pass.dryMinutes} min`,
+      last
+        ? `Let it dry ${between} and look for milky patches: rub those once more. It is dry enough to mend after ${formatDuration(rubbing.dryOutMinutes / 60)}.`
+        : `Let it dry ${between} and look for milky patches. Wet paper is invisible: it looks done when it is not.`,
+      between,
     ),
   ];
 };

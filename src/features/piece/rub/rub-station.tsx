@@ -2,7 +2,9 @@
 import { Button } from '@mui/material';
 import { Fragment, useState } from 'react';
 import { StationCautions, StationTools } from '../station-cautions';
-import { BINDER_WORDS, HAND_STEPS, REMOVAL_TITLES } from '@/words';
+import { BINDER_WORDS, HAND_STEPS, OFF_WORDS, REMOVAL_TITLES, WATER_WORDS, lowerFirst, stepTitle } from '@/words';
+import { formatDuration } from '@/core/measure';
+import { runSteps } from '@/core/plan';
 import { isRubbed, passDryAt } from '@/core/stations';
 import type { RectMm } from '@/core/shape';
 import {
@@ -41,7 +43,10 @@ export function RubStation() {
   const done = rub.done.length;
   const total = planned?.passes.length ?? 0;
   const next = planned?.passes[done];
-  const firstHand = plan.method.school?.removeSteps.at(0);
+  const school = plan.method.school;
+  /** What its recipe has here besides passes: taking the sheet off, sticking it on. */
+  const others = runSteps(piece, plan).filter(({ station, step }) => station === 'rub' && step.kind !== 'pass');
+  const open = others.find(({ doneAt }) => doneAt === null);
   const dryAt = passDryAt(piece, plan);
   const early = plan.cure.clock !== null && done === 0 && now < plan.cure.clock.earliestAt;
   const finished = isRubbed(piece, plan);
@@ -60,8 +65,12 @@ export function RubStation() {
       reasons.push({ figure: `+ ${planned.extraForPaper}`, text: 'for the heavier paper' });
     reasons.push({ figure: `${planned.minutesTotal} min`, text: 'of rubbing in all; the first pass takes longest' });
     reasons.push({
-      figure: `${planned.passes[0]?.dryMinutes ?? 0} min`,
-      text: 'of drying between passes: wet paper is invisible, so it looks done when it is not',
+      figure: formatDuration(planned.betweenMinutes / 60),
+      text: 'of drying between passes: paper and ground dry, not the binder; wet paper is invisible',
+    });
+    reasons.push({
+      figure: formatDuration(planned.dryOutMinutes / 60),
+      text: 'after the last pass, before it is sanded, painted or sealed: the piece itself is damp',
     });
     reasons.push({
       figure: `${planned.sections}`,
@@ -95,31 +104,40 @@ export function RubStation() {
     >
       <Answer stop={early}>{answer()}</Answer>
       <Because reasons={reasons} />
-      {plan.method.school && plan.method.school.removal !== 'rub' && (
-        <Part title={REMOVAL_TITLES[plan.method.school.removal]}>
-          {plan.method.school.removeSteps.length > 0 && (
-            <Steps>
-              {plan.method.school.removeSteps.map((step) => (
-                <li key={step}>
-                  <span>{HAND_STEPS[step]}</span>
+      {school && school.removal !== 'rub' && (
+        <Part title={REMOVAL_TITLES[school.removal]}>
+          <Steps>
+            {school.recipe
+              .filter(({ step }) => step !== 'lay' && step !== 'bed')
+              .flatMap(({ does }) => does)
+              .map((hand) => (
+                <li key={hand}>
+                  <span>{HAND_STEPS[hand]}</span>
                 </li>
               ))}
-            </Steps>
-          )}
-          {total === 0 && !finished && (
+          </Steps>
+          {others.map(({ id, step, title, doneAt, waitHours }) => (
+            <TickRow
+              key={id}
+              checked={doneAt !== null}
+              disabled={doneAt === null && step !== open?.step}
+              onToggle={() =>
+                doneAt === null ? steps.done(step, lowerFirst(stepTitle(title))) : steps.revoke(step, 'not off yet')
+              }
+            >
+              {step.kind === 'stick' ? stepTitle(title) : OFF_WORDS[school.removal]}
+              {waitHours > 0 && <small>then {formatDuration(waitHours)} to dry</small>}
+            </TickRow>
+          ))}
+          {open && (
             <NextRow>
               <Button
-                variant="contained"
-                onClick={() => steps.done({ kind: 'remove' }, 'paper off')}
-                data-testid="paper-off"
+                variant={early ? 'outlined' : 'contained'}
+                onClick={() => steps.done(open.step, lowerFirst(stepTitle(open.title)))}
+                data-testid={open.step.kind === 'stick' ? 'stuck-on' : 'paper-off'}
               >
-                {plan.method.school.removal === 'none' ? 'Painted and dry' : 'It is off'}
+                {open.step.kind === 'stick' ? 'It is stuck on' : OFF_WORDS[school.removal]}
               </Button>
-            </NextRow>
-          )}
-          {total === 0 && finished && (
-            <NextRow>
-              <TextButton onClick={() => steps.revoke({ kind: 'remove' }, 'not off yet')}>Not yet after all</TextButton>
             </NextRow>
           )}
         </Part>
@@ -137,7 +155,9 @@ export function RubStation() {
                 <small>
                   {rub.done[index]
                     ? `done ${dated(rub.done[index].at, 'EEE HH:mm')}, ${rub.done[index].minutes} min`
-                    : `then dry ${pass.dryMinutes} min and look for milky patches`}
+                    : pass.number === total
+                      ? `then dry ${formatDuration(pass.dryMinutes / 60)} before it is mended`
+                      : `then dry ${formatDuration(pass.dryMinutes / 60)} and look for milky patches`}
                 </small>
               </TickRow>
             </Fragment>
@@ -164,8 +184,8 @@ export function RubStation() {
             </NextRow>
           )}
           <Note>
-            Damp, not soaked. Fingertips in small circles from a light corner; brush the rolls aside; never a scouring
-            pad. Staying on one spot rubs a hole.
+            {WATER_WORDS[planned.water].rule} Fingertips in small circles from a light corner; brush the rolls aside;
+            never a scouring pad. Staying on one spot rubs a hole.
           </Note>
           <StationTools station="rub" />
         </Part>
@@ -199,20 +219,27 @@ export function RubStation() {
     </StationLayout>
   );
 
+  function finishedAnswer(): string {
+    if (school?.removal === 'none') return 'Nothing to take off: the paint is dry.';
+    if (school?.sealsItself) return 'It is on. A decal needs no mending and no sealer.';
+    const waits =
+      dryAt !== null && now < dryAt ? `Let it dry until ${clockTime(dryAt, now)}, then mend.` : 'Mend it next.';
+    return school?.removal === 'rub' ? `Rubbed clear. ${waits}` : `The picture is free. ${waits}`;
+  }
+
+  function offAnswer(): string {
+    if (school?.removal === 'none') return 'Nothing to take off: let the paint dry.';
+    if (open?.step.kind === 'stick' && dryAt !== null && now < dryAt)
+      return `Let it dry until ${clockTime(dryAt, now)}, ${span(dryAt - now)}: it must be tacky before it is stuck on.`;
+    return open ? `${stepTitle(open.title)}.` : 'Take the sheet off.';
+  }
+
   function answer(): string {
     if (!planned) return 'Passes follow from the binder, the paper and the size.';
-    if (finished)
-      return plan.method.school?.removal === 'rub'
-        ? 'Rubbed clear. Let it dry, then mend.'
-        : 'The picture is free. Let it dry, then mend.';
+    if (finished) return finishedAnswer();
     if (early && plan.cure.clock)
-      return `Not yet: start ${afterTime(plan.cure.clock.likelyAt, now)}. Rubbed wet, the toner comes off.`;
-    if (total === 0)
-      return plan.method.school?.removal === 'none'
-        ? 'Nothing to take off: let the paint dry.'
-        : firstHand === undefined
-          ? 'Take the sheet off.'
-          : HAND_STEPS[firstHand];
+      return `Not yet: start ${afterTime(plan.cure.clock.likelyAt, now)}. ${total > 0 ? 'Rubbed wet, the toner comes off.' : 'Too soon, the picture stays behind.'}`;
+    if (total === 0) return offAnswer();
     if (done === 0)
       return piece.lay.laidAt === null
         ? `${total} passes, about ${planned.minutesTotal} min of rubbing.`

@@ -2,10 +2,10 @@ import { formatDuration } from '@/core/measure';
 import { SEALER_WORDS, SHEEN_WORDS, stepTitle } from '@/words';
 import { card, type BenchCards } from '../station-feature';
 
-export const sealCards: BenchCards = ({ title, waitHours }, job, { seal: { sealing } }, units) => {
+export const sealCards: BenchCards = ({ title, waitHours }, _, { seal: { sealing }, method }, units) => {
   if (!sealing) return [card('seal', stepTitle(title))];
   const { sealer, volumeMlPerCoat } = sealing;
-  const sheen = sealer.oily ? '' : `, ${SHEEN_WORDS[job.seal.sheen].inText}`;
+  const sheen = sealer.oily ? '' : `, ${SHEEN_WORDS[method.sheen].inText}`;
   const wait = waitHours > 0 ? formatDuration(waitHours) : null;
   return [
     card('dust', 'Dust it off. It must be dry, with no milky patch left.'),

@@ -53,7 +53,13 @@ export function SealStation() {
 
   const reasons: ReasonLine[] = [];
   if (planned && plan.surface.blank && !bare) {
-    reasons.push({ figure: units.area(plan.surface.blank.areaMm2), text: 'the whole face' });
+    reasons.push({
+      figure: units.area(plan.surface.faceMm2),
+      text:
+        plan.surface.faceMm2 > plan.surface.blank.areaMm2 + 1 ? 'the whole face, and its bare sides' : 'the whole face',
+    });
+    if (plan.method.school?.glossClears && choice.sheen === null)
+      reasons.push({ figure: 'gloss', text: 'clears the paper that the peel leaves; two coats of it' });
     reasons.push({
       figure: units.volume(planned.volumeMlPerCoat),
       text: `each coat, ${planned.sealer.filmUm} µm wet; a litre covers ${planned.bottleCoversM2.toFixed(0)} m²`,
@@ -74,18 +80,18 @@ export function SealStation() {
           ? `until it is fully hard; light use after ${planned.lightUseDays}`
           : 'until it is fully hard',
     });
-    reasons.push({ figure: SHEEN_WORDS[choice.sheen].inText, text: SHEEN_WORDS[choice.sheen].effect });
+    reasons.push({ figure: SHEEN_WORDS[plan.method.sheen].inText, text: SHEEN_WORDS[plan.method.sheen].effect });
   }
   return (
     <StationLayout
       specimen={
         <LandingDrawing
           painted
-          optics={stageOptics(sealed ? choice.sheen : 'hazy')}
+          optics={stageOptics(sealed ? plan.method.sheen : 'hazy')}
           caption={
             sealed ? (
               <Marked>
-                <WetnessMark wetness="sealed" /> Sealed, {choice.sheen}.
+                <WetnessMark wetness="sealed" /> Sealed, {plan.method.sheen}.
               </Marked>
             ) : (
               `${coatsOn} of ${planned?.coats ?? 0} coats on.`
@@ -170,7 +176,7 @@ export function SealStation() {
           </Wide>
           <ChoiceField
             label="Sheen"
-            value={choice.sheen}
+            value={plan.method.sheen}
             options={SHEENS.map((id) => ({ id, name: SHEEN_WORDS[id].name }))}
             onCommit={(sheen) => change('seal', { sheen, sealer: null }, 'sheen')}
           />
@@ -192,7 +198,7 @@ export function SealStation() {
             <li key={sealer.id} data-chosen={sealer.id === planned?.sealer.id}>
               <div>
                 <b>{SEALER_WORDS[sealer.id].name}</b>
-                <p>{sealerReasons({ sealer, ...offer }, choice.sheen)}</p>
+                <p>{sealerReasons({ sealer, ...offer }, plan.method.sheen)}</p>
               </div>
               <Button
                 size="small"
@@ -213,7 +219,7 @@ export function SealStation() {
           <ul>
             {unsuited.map(({ sealer, ...offer }) => (
               <li key={sealer.id}>
-                {SEALER_WORDS[sealer.id].name}: {sealerReasons({ sealer, ...offer }, choice.sheen)}
+                {SEALER_WORDS[sealer.id].name}: {sealerReasons({ sealer, ...offer }, plan.method.sheen)}
               </li>
             ))}
           </ul>
@@ -234,6 +240,7 @@ export function SealStation() {
       return suited.length === 0
         ? 'No sealer suits this use in this sheen: change one of them.'
         : 'The sealer follows from the blank, the use and the sheen.';
+    if (bare && plan.method.school?.sealsItself) return 'No sealer: the decal lies under its own tape.';
     if (bare) return sealed ? 'Left unsealed, as it should be.' : 'No sealer needed here.';
     if (sealed && times?.fullCureAt)
       return `Sealed. Light use ${dayName(times.lightUseAt ?? times.fullCureAt, now)}, fully hard ${dayName(times.fullCureAt, now)}.`;

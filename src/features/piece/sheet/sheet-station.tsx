@@ -128,7 +128,7 @@ export function SheetStation() {
     <StationLayout
       specimen={
         <LandingDrawing
-          optics={stageOptics(piece.seal.sheen)}
+          optics={stageOptics(plan.method.sheen)}
           caption="As it lands: the right way round on the blank."
         />
       }

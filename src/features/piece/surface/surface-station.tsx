@@ -4,6 +4,7 @@ import { useState } from 'react';
 import { BASE_COATS, FINISHES, SURFACES, baseCoatById, finishById } from '@/core/craft';
 import { LEAST_COHERENCE } from '@/core/picture';
 import { shapeKind } from '@/core/shape';
+import { PAINT_AGES, asksPaintAge } from '@/core/stations';
 import { stageOptics } from '@/core/render';
 import { formatDuration } from '@/core/measure';
 import {
@@ -15,6 +16,7 @@ import {
   Note,
   Part,
   SelectField,
+  TextButton,
   TickRow,
   Wide,
   useUnits,
@@ -36,9 +38,11 @@ import { StationCautions } from '../station-cautions';
 import {
   BASE_COAT_WORDS,
   FINISH_WORDS,
+  PAINT_AGE_NAMES,
   SHAPE_WORDS,
   SIZE_NAMES,
   SURFACE_WORDS,
+  counted,
   lowerFirst,
   prepTitle,
   prepWhy,
@@ -61,24 +65,9 @@ export function SurfaceStation() {
 
   const reasons: ReasonLine[] = [];
   if (plan.surface.record) {
-    reasons.push({
-      figure: `× ${plan.surface.record.absorbency}`,
-      text:
-        plan.surface.record.absorbency > 1
-          ? 'it drinks more medium than paint does'
-          : plan.surface.record.absorbency < 1
-            ? 'it drinks a little less medium than paint'
-            : 'it drinks medium as paint does',
-    });
-    reasons.push({
-      figure: `× ${plan.surface.record.dryingFactor}`,
-      text:
-        plan.surface.record.dryingFactor < 1
-          ? 'it dries sooner: water also leaves into it'
-          : plan.surface.record.dryingFactor > 1
-            ? 'it dries later: water can only leave through the paper'
-            : 'it dries at the usual pace',
-    });
+    const { absorbency, dryingFactor } = plan.surface.ground ?? plan.surface.record;
+    reasons.push({ figure: `× ${Number(absorbency.toFixed(2))}`, text: drinksText(absorbency) });
+    reasons.push({ figure: `× ${dryingFactor}`, text: driesText(dryingFactor) });
     if (plan.surface.record.textureMm > 0)
       reasons.push({
         figure: units.length(plan.surface.record.textureMm),
@@ -87,13 +76,14 @@ export function SurfaceStation() {
   }
   if (plan.surface.blank)
     reasons.push({ figure: units.area(plan.surface.blank.areaMm2), text: SHAPE_WORDS[choice.shape.kind].area });
+  if (plan.surface.paintMl > 0) reasons.push({ figure: units.volume(plan.surface.paintMl), text: paintText() });
   const painted = finishById(choice.finish).paint;
   const bareHidden = baseCoatById(choice.baseCoat).hidesGrain || painted;
   return (
     <StationLayout
       specimen={
         <LandingDrawing
-          optics={withPicture && plan.surface.print ? stageOptics(piece.seal.sheen) : null}
+          optics={withPicture && plan.surface.print ? stageOptics(plan.method.sheen) : null}
           grips
           overlay={({ pxPerMm }) => <ShapeHandles pxPerMm={pxPerMm} />}
           caption={
@@ -195,11 +185,27 @@ export function SurfaceStation() {
               onCommit={(bareColour) => change('surface', { bareColour }, 'colour of the bare stuff')}
             />
           )}
+          {plan.surface.record && asksPaintAge(choice, plan.surface.record) && (
+            <SelectField
+              label="Who painted it, and when?"
+              value={choice.paintAge}
+              empty="Say it once: old paint may hold lead"
+              options={PAINT_AGES.map((id) => ({ id, name: PAINT_AGE_NAMES[id] }))}
+              onCommit={(paintAge) => change('surface', { paintAge }, 'age of the paint')}
+              testId="paint-age"
+            />
+          )}
           {(choice.baseCoat !== 'none' || painted) && (
             <ColourField
               label={choice.baseCoat === 'none' ? 'Colour of the paint' : 'Colour of the base coat'}
               value={choice.baseColour}
               onCommit={(baseColour) => change('surface', { baseColour }, 'colour')}
+            />
+          )}
+          {choice.baseCoat !== 'none' && plan.surface.record?.takesBaseCoat && (
+            <UnderColour
+              colour={choice.underColour}
+              onCommit={(underColour) => change('surface', { underColour }, 'colour under the base coat')}
             />
           )}
         </Fields>
@@ -245,6 +251,12 @@ export function SurfaceStation() {
     </StationLayout>
   );
 
+  function paintText(): string {
+    const coats = plan.surface.preparation.filter(({ coat }) => coat !== null).length;
+    const cost = plan.keep.cost.lines.find(({ item }) => item === 'paint');
+    return `of paint in ${counted(coats, 'coat', 'coats')}${cost ? `, ${cost.amount.toFixed(2)} of your tin` : ''}`;
+  }
+
   function answer(): string {
     if (!plan.surface.record) return 'Say what the picture goes on.';
     if (plan.surface.shapeFault) return sentenceFor(plan.surface.shapeFault, units);
@@ -255,4 +267,32 @@ export function SurfaceStation() {
       ? `${left.length} ${left.length === 1 ? 'step' : 'steps'} before this surface takes a print${wait}.`
       : `${left.length} of ${plan.surface.preparation.length} steps left: ${lowerFirst(prepTitle(left[0]!))}.`;
   }
+}
+
+const drinksText = (absorbency: number): string => {
+  if (absorbency > 1) return 'it drinks more medium than paint does';
+  return absorbency < 1 ? 'it drinks a little less medium than paint' : 'it drinks medium as paint does';
+};
+
+const driesText = (factor: number): string => {
+  if (factor < 1) return 'it dries sooner: water also leaves into it';
+  return factor > 1 ? 'it dries later: water can only leave through the paper' : 'it dries at the usual pace';
+};
+
+const UNDER_COLOUR = '#8a4b32';
+
+/** Another colour under the base coat, to come through where edges are sanded. */
+function UnderColour({ colour, onCommit }: { colour: string | null; onCommit: (colour: string | null) => void }) {
+  if (colour === null)
+    return (
+      <NextRow>
+        <TextButton onClick={() => onCommit(UNDER_COLOUR)}>A colour under it, to sand through</TextButton>
+      </NextRow>
+    );
+  return (
+    <div>
+      <ColourField label="Colour under it" value={colour} onCommit={onCommit} />
+      <TextButton onClick={() => onCommit(null)}>Without</TextButton>
+    </div>
+  );
 }

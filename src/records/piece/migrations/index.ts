@@ -1,5 +1,6 @@
 import type { Migration } from '../../version';
 import { oneMarginToFour } from './one-margin-to-four';
+import { paintAndSheenAdded } from './paint-and-sheen-added';
 import { printFormAdded } from './print-form-added';
 import { schoolsNamed } from './schools-named';
 import { turningToneShapesAdded } from './turning-tone-shapes-added';
@@ -12,4 +13,5 @@ export const PIECE_MIGRATIONS: readonly Migration[] = [
   printFormAdded,
   workAdded,
   schoolsNamed,
+  paintAndSheenAdded,
 ];

@@ -1,0 +1,15 @@
+import type { BinderRecord } from '@/core/craft';
+
+/** The two schools of water: what to do at the bench, and why it is this one. */
+export const WATER_WORDS: Readonly<Record<BinderRecord['water'], { bench: string; rule: string }>> = {
+  damp: {
+    bench:
+      'Lay a wrung sponge on it, a section at a time, from a light corner. Damp, not soaked: too wet lifts everything.',
+    rule: 'Damp only, with a wrung sponge or cloth: this binder lets go when it gets too wet.',
+  },
+  soak: {
+    bench:
+      'Wet it well with spray or sponge, a section at a time, from a light corner, until the picture shows through the paper.',
+    rule: 'Soak it well, section by section: fully dry, this film no longer minds water. Begin when the picture shows through the paper.',
+  },
+};
