@@ -52,6 +52,8 @@ export interface BinderRecord {
    * wait is as short.
    */
   signHours: number | null;
+  /** Share of light that its own film scatters: how milky it stays when it is dry. */
+  cloud: number;
   /** Soaks into paper and surface alike. */
   penetrates: boolean;
   /** Has the body to fill grain and weave. */
@@ -73,6 +75,7 @@ const USUAL = {
   slides: false,
   water: 'damp',
   signHours: null,
+  cloud: 0,
   penetrates: false,
   fillsTexture: false,
   madeForPaint: false,
@@ -140,6 +143,7 @@ export const BINDERS: readonly BinderRecord[] = [
     bedCoat: null,
     slides: true,
     signHours: 6.5,
+    cloud: 0.015,
     wear: 'soft',
     source,
   },
@@ -159,6 +163,7 @@ export const BINDERS: readonly BinderRecord[] = [
     skill: 2,
     bedCoat: null,
     slides: true,
+    cloud: 0.0145,
     source,
   },
   {
@@ -287,6 +292,7 @@ export const BINDERS: readonly BinderRecord[] = [
     skill: 3,
     bedCoat: null,
     slides: true,
+    cloud: 0.0145,
     source,
   },
   {

@@ -42,6 +42,8 @@ export interface SurfaceRecord {
   oldFinish: boolean;
   /** Can let the toner go: a swatch or a base coat first. */
   tightGrain: boolean;
+  /** Of its light, what binder or sealer leaves once it has soaked in: 1 where it doesn't. */
+  wettedLight: number;
   /** Water goes into it: after rubbing it dries long, and what lies on it dries into it. */
   porous: boolean;
   /** How long it dries after a damp pass until haze can be seen, min at the reference room. */
@@ -80,6 +82,7 @@ const USUAL = {
   oldFinish: false,
   tightGrain: false,
   porous: false,
+  wettedLight: 1,
   passDryMinutes: 10,
   edgesDrink: false,
   givesInMiddle: false,
@@ -107,6 +110,7 @@ export const SURFACES: readonly SurfaceRecord[] = [
     bareColour: '#e3c79b',
     coarse: false,
     porous: true,
+    wettedLight: 0.8,
     passDryMinutes: 30,
     takesBaseCoat: true,
     source,
@@ -121,6 +125,7 @@ export const SURFACES: readonly SurfaceRecord[] = [
     bareColour: '#d9b98a',
     coarse: false,
     porous: true,
+    wettedLight: 0.8,
     passDryMinutes: 30,
     takesBaseCoat: true,
     tightGrain: true,
@@ -136,6 +141,7 @@ export const SURFACES: readonly SurfaceRecord[] = [
     bareColour: '#d8bd92',
     coarse: false,
     porous: true,
+    wettedLight: 0.8,
     passDryMinutes: 30,
     takesBaseCoat: true,
     edgesDrink: true,
@@ -177,6 +183,7 @@ export const SURFACES: readonly SurfaceRecord[] = [
     bareColour: '#f3f0e8',
     coarse: true,
     porous: true,
+    wettedLight: 0.95,
     passDryMinutes: 60,
     takesBaseCoat: true,
     givesInMiddle: true,
@@ -195,6 +202,7 @@ export const SURFACES: readonly SurfaceRecord[] = [
     bareColour: '#e9e4d8',
     coarse: true,
     porous: true,
+    wettedLight: 0.9,
     passDryMinutes: 60,
     takesBaseCoat: false,
     needsBarrier: true,
@@ -272,6 +280,7 @@ export const SURFACES: readonly SurfaceRecord[] = [
     bareColour: '#7d8286',
     coarse: true,
     porous: true,
+    wettedLight: 0.6,
     passDryMinutes: 30,
     takesBaseCoat: true,
     washDryHours: 24,
@@ -287,6 +296,7 @@ export const SURFACES: readonly SurfaceRecord[] = [
     bareColour: '#efeae0',
     coarse: false,
     porous: true,
+    wettedLight: 0.8,
     passDryMinutes: 30,
     takesBaseCoat: true,
     source,
@@ -301,6 +311,7 @@ export const SURFACES: readonly SurfaceRecord[] = [
     bareColour: '#c5734b',
     coarse: false,
     porous: true,
+    wettedLight: 0.65,
     passDryMinutes: 30,
     takesBaseCoat: true,
     washDryHours: 24,

@@ -19,6 +19,7 @@ import { rubPlan } from '@/core/rub';
 import { clamp } from '@/core/shared';
 import { DARK_GROUND_LIGHTNESS, STRONG_GRAIN_MM, conditionsFor, type ConditionCode } from './conditions';
 import type { LookWanted, MethodContext } from './context';
+import { keptToner } from './kept';
 import { isBare, refusalFor, type Refusal } from './refusals';
 
 /** A point for or against, with the figures its sentence says. */
@@ -117,7 +118,7 @@ function figuresOf(school: SchoolRecord, binder: BinderRecord, context: MethodCo
     waitHours: laidHours(school, binder, context) + (binder.bedCoat?.dryHours ?? 0),
     minutes: rub.minutesTotal,
     passes: rub.passes.length,
-    kept: binder.tonerKept * print.inkKept,
+    kept: keptToner(school, binder, context).share,
     mediumMl,
     cost: price === undefined ? null : price * mediumMl,
   };

@@ -1,4 +1,5 @@
 export { START_POINTS, rankMethods, type Candidate, type Reason } from './candidates';
+export { keptToner, type KeptToner } from './kept';
 export { STRONG_GRAIN_MM, type ConditionCode } from './conditions';
 export type { LookWanted, MethodContext } from './context';
 export type { Refusal } from './refusals';

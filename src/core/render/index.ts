@@ -1,5 +1,6 @@
 export {
   RENDER_STAGES,
+  cloudedBy,
   rubbedOptics,
   seen,
   stageOptics,
@@ -8,6 +9,8 @@ export {
   type Optics,
   type RenderStage,
 } from './optics';
+export { stand, standingView } from './standing';
+export { wettedShares } from './wetted';
 export { compensation } from './compensate';
 export { OPAQUE_WHITE, PLAIN_GRAIN, type Grain, type SurfaceLook } from './grain';
 export { renderGround } from './surface-texture';

@@ -1,6 +1,18 @@
 import { readFileSync } from 'node:fs';
 import fc from 'fast-check';
-import { BINDERS, SURFACES, binderById, surfaceById } from '@/core/craft';
+import {
+  BINDERS,
+  SCHOOLS,
+  SURFACES,
+  binderById,
+  printById,
+  surfaceById,
+  type BinderId,
+  type FinishId,
+  type PrintId,
+  type SurfaceId,
+} from '@/core/craft';
+import { keptToner } from '@/core/method';
 import { deltaE2000, labOf, linearLight, linearColour } from '@/core/colour';
 import { PLAIN_TONE, toneTables, type Tone } from '@/core/raster';
 import { demoPixels } from '@/testing/demo-pictures';
@@ -8,7 +20,9 @@ import {
   OPAQUE_WHITE,
   PLAIN_GRAIN,
   RENDER_STAGES,
+  cloudedBy,
   compensation,
+  wettedShares,
   layPrintPlain,
   loadLayPrint,
   prepareSpecimen,
@@ -30,6 +44,8 @@ const order = (surface: Parameters<typeof surfaceById>[0], patch: Partial<Specim
   heightPx: SIZE,
   mmPerPx: 0.5,
   print: { x: 8, y: 8, width: 48, height: 40 },
+  worn: 0,
+  wetsFace: false,
   opaqueWhite: null,
   fade: 'none',
   fadeMm: 0,
@@ -68,14 +84,19 @@ const furthest = (one: Uint8ClampedArray, other: Uint8ClampedArray): number => {
 
 describe('the physics of the look', () => {
   it('white under a clear binder is the surface itself', () => {
-    const prepared = prepareSpecimen(order('soft-wood'));
+    const prepared = prepareSpecimen(order('soft-wood', { wetsFace: true }));
     const [print, face] = [draw(prepared, flat(255), 'matte'), bare(prepared, 'matte')];
     // Sealed matte leaves a trace of haze: without it the two are the same to the level.
     const clear = new Uint8ClampedArray(SIZE * SIZE * 4);
     renderSpecimen(
       prepared,
-      { picture: flat(255), tone: toneTables(PLAIN_TONE), kept: 0.95, optics: { haze: 0, sheen: 0.035 } },
-      0.035,
+      {
+        picture: flat(255),
+        tone: toneTables(PLAIN_TONE),
+        kept: 0.95,
+        optics: { haze: 0, sheen: 0.019, wetsFace: false },
+      },
+      0.019,
       clear,
     );
     expect(furthest(clear, face)).toBeLessThanOrEqual(1);
@@ -152,6 +173,108 @@ describe('the physics of the look', () => {
     const at = (x: number, y: number) => (y * SIZE + x) * 4;
     expect(Math.abs(print[at(8, 28)] - face[at(8, 28)])).toBeLessThan(12);
     expect(print[at(32, 28)]).toBeLessThan(80);
+  });
+});
+
+/** What is seen in the world of a clean, sealed transfer, as L* and chroma of what the program shows. */
+describe('the look of a finished piece', () => {
+  const PAINT = '#f4f1e8';
+  const looked = (
+    level: readonly number[],
+    {
+      ground = PAINT,
+      on = null as SurfaceId | null,
+      binder = 'fluid-gel' as BinderId,
+      print = 'laser-plain' as PrintId,
+      stage = 'gloss' as RenderStage,
+      finish = 'bare' as FinishId,
+    },
+  ) => {
+    const school = SCHOOLS.find((one) => one.binders.includes(binder))!;
+    const kept = keptToner(school, binderById(binder), { print: printById(print), finish, hasBaseCoat: false });
+    const wetted = on ? wettedShares({ surface: on, colour: ground, grain: PLAIN_GRAIN, coat: null }) : [1, 1, 1];
+    const under = linearColour(binderById(binder).base === 'white' ? OPAQUE_WHITE : ground);
+    const optics = cloudedBy(stageOptics(stage), kept.cloud);
+    const [r, g, b] = [0, 1, 2].map((c) => seen(under[c] * wetted[c] * tonerFilter(level[c], kept.share), optics));
+    const [lightness, a, bStar] = labOf(r, g, b);
+    return { lightness, chroma: Math.hypot(a, bStar) };
+  };
+  const BLACK = [0, 0, 0];
+  const black = (how: Parameters<typeof looked>[1]) => looked(BLACK, how).lightness;
+
+  it.each([
+    ['gloss', 20, 24],
+    ['satin', 23, 27],
+    ['matte', 26, 31],
+  ] as const)(
+    'black on white paint, fluid gel, %s: L* %p–%p; opaque medium as print on paper',
+    (stage, least, most) => {
+      expect(black({ stage })).toBeGreaterThanOrEqual(least);
+      expect(black({ stage })).toBeLessThanOrEqual(most);
+      expect(black({ stage, binder: 'opaque-medium' })).toBeGreaterThanOrEqual(25);
+      expect(black({ stage, binder: 'opaque-medium' })).toBeLessThanOrEqual(32);
+      const paler = black({ stage, binder: 'glue-sealer' }) - black({ stage });
+      expect(paler).toBeGreaterThanOrEqual(5);
+      expect(paler).toBeLessThanOrEqual(8);
+      const pine = black({ stage, ground: '#e3c79b', on: 'soft-wood' });
+      expect(pine).toBeLessThan(black({ stage }));
+      expect(pine).toBeGreaterThan(black({ stage }) - 6);
+    },
+  );
+  it('wet is within 2 of gloss', () =>
+    expect(Math.abs(black({ stage: 'wet' }) - black({ stage: 'gloss' }))).toBeLessThanOrEqual(2));
+  it('a sealer takes haze away: dry and unsealed it is far paler', () =>
+    expect(black({ stage: 'hazy' })).toBeGreaterThan(black({ stage: 'matte' }) + 8));
+  it('a red of chroma 85 keeps 75 under gloss and 68 under matte', () => {
+    const red = [220, 40, 22];
+    const [r, g, b] = red.map(linearLight);
+    const [, a, bStar] = labOf(r, g, b);
+    expect(Math.abs(Math.hypot(a, bStar) - 85)).toBeLessThan(3);
+    expect(looked(red, { ground: '#ffffff', stage: 'gloss' }).chroma).toBeGreaterThanOrEqual(75);
+    expect(looked(red, { ground: '#ffffff', stage: 'matte' }).chroma).toBeGreaterThanOrEqual(68);
+  });
+  it('ink and slick paint land paler, heat-set ink between raw ink and toner', () => {
+    const [toner, set, raw] = (['laser-plain', 'inkjet-heat-set', 'inkjet-plain'] as const).map((print) =>
+      black({ print }),
+    );
+    expect(set).toBeGreaterThan(toner + 6);
+    expect(raw).toBeGreaterThan(set + 3);
+    expect(black({ finish: 'gloss-paint' })).toBeGreaterThan(black({ finish: 'chalk-type-paint' }) + 1);
+  });
+  it('what is lost shows as specks, not as grey: most of a dark face is whole, and nothing under a white binder is worn', () => {
+    const shares = (patch: Partial<SpecimenOrder>, surface: SurfaceId = 'painted-wood') => {
+      const prepared = prepareSpecimen(order(surface, { mmPerPx: 0.25, ...patch }));
+      return Array.from({ length: 48 * 40 }, (_, i) => prepared.under[i * 4 + 3]);
+    };
+    const worn = (list: number[]) => list.filter((share) => share < 128).length / list.length;
+    const whole = (list: number[]) => list.filter((share) => share === 256).length / list.length;
+    const glue = shares({ worn: 0.05 });
+    expect(worn(glue)).toBeGreaterThan(0.005);
+    expect(worn(glue)).toBeLessThan(0.15);
+    expect(whole(glue)).toBeGreaterThan(0.75);
+    expect(worn(shares({ worn: 0.05 }, 'stone'))).toBeGreaterThan(worn(shares({ worn: 0.05 })) - 0.02);
+    expect(worn(shares({ worn: 0, opaqueWhite: OPAQUE_WHITE }, 'canvas'))).toBe(0);
+  });
+  it.each([
+    ['soft-wood', 0.8],
+    ['plaster', 0.8],
+    ['stone', 0.6],
+    ['terracotta', 0.65],
+    ['canvas', 0.95],
+    ['glass', 1],
+    ['painted-wood', 1],
+  ] as const)('%s is wetted out to × %p of its light, and warmer; paint over it stays', (surface, light) => {
+    const look = { surface, colour: '#888888', grain: PLAIN_GRAIN, coat: null };
+    const [red, green, blue] = wettedShares(look);
+    expect(green).toBeCloseTo(light, 6);
+    expect(red).toBeGreaterThanOrEqual(green);
+    expect(blue).toBeLessThanOrEqual(green);
+    for (const share of wettedShares({ ...look, coat: { colour: '#ffffff', opacity: 0.97 } }))
+      expect(share).toBeGreaterThan(0.985);
+  });
+  it('beside the print the bare face stays dry until it is sealed', () => {
+    const face = (wetsFace: boolean) => bare(prepareSpecimen(order('stone', { wetsFace })), 'matte')[0];
+    expect(face(true)).toBeLessThan(face(false));
   });
 });
 
@@ -264,8 +387,8 @@ describe('colour difference', () => {
 
 describe('compensation', () => {
   it('changes nothing where nothing stands between print and look', () => {
-    const { red } = compensation({ red: 1, green: 1, blue: 1 }, 1, { haze: 0, sheen: 0 });
-    for (let level = 128; level < 256; level += 13) expect(Math.abs(red[level] - level)).toBeLessThan(6);
+    const { red } = compensation({ red: 1, green: 1, blue: 1 }, 1, { haze: 0, sheen: 0, wetsFace: false });
+    for (let level = 128; level < 256; level += 13) expect(Math.abs(red[level] - level)).toBeLessThan(8);
   });
 
   it('is monotone on every ground', () => {
@@ -296,9 +419,11 @@ describe('compensation', () => {
         );
       return total / (rgba.length / 4);
     };
-    const grounds = (['soft-wood', 'canvas', 'painted-wood', 'glass'] as const).map((id) =>
-      linearColour(surfaceById(id).bareColour),
-    );
+    const grounds = (['soft-wood', 'canvas', 'painted-wood', 'glass'] as const).map((surface) => {
+      const colour = surfaceById(surface).bareColour;
+      const wetted = wettedShares({ surface, colour, grain: PLAIN_GRAIN, coat: null });
+      return linearColour(colour).map((light, c) => light * wetted[c]);
+    });
     const kept = binderById('fluid-gel').tonerKept;
     const mean = (compensate: number) => {
       const all = pictures.flatMap(({ rgba }) => grounds.map((ground) => difference(rgba, ground, kept, compensate)));

@@ -4,14 +4,14 @@
  * power and no division for a pixel.
  */
 import { encodeLight, linearColour } from '@/core/colour';
-import { clamp, layeredNoise } from '@/core/shared';
 import { fadeShare, type FadeForm, type ToneTables } from '@/core/raster';
-import type { SurfaceId } from '@/core/craft';
 import { GROUND_STEPS, renderGround } from './surface-texture';
 import type { SurfaceLook } from './grain';
 import { seen, tonerFilter, type Optics } from './optics';
 import type { Ground } from './compensate';
 import { layPrintPlain, type LayPrint } from './lay-print';
+import { wearMap } from './wear';
+import { wettedShares } from './wetted';
 
 /** The print's place in the specimen, whole pixels. */
 export interface PrintPx {
@@ -27,6 +27,10 @@ export interface SpecimenOrder {
   heightPx: number;
   mmPerPx: number;
   print: PrintPx | null;
+  /** Share of the face where toner is lost altogether. */
+  worn: number;
+  /** The whole face is wet or sealed, not only what the binder soaked into. */
+  wetsFace: boolean;
   /** White base under the print, #rrggbb; null for a clear binder. */
   opaqueWhite: string | null;
   fade: FadeForm;
@@ -46,17 +50,6 @@ export interface PreparedSpecimen {
   mean: Ground;
 }
 
-/** Toner lost on the highs of weave and stone, at the most. Source: bench practice: distressed look of canvas. */
-const TEXTURE_LOSS: Readonly<Partial<Record<SurfaceId, { share: number; sizeMm: number }>>> = {
-  canvas: { share: 0.16, sizeMm: 0.5 },
-  cloth: { share: 0.18, sizeMm: 0.6 },
-  stone: { share: 0.2, sizeMm: 1.6 },
-  terracotta: { share: 0.12, sizeMm: 1 },
-  plaster: { share: 0.08, sizeMm: 1.2 },
-  'soft-wood': { share: 0.05, sizeMm: 0.8 },
-  'hard-wood': { share: 0.08, sizeMm: 0.8 },
-};
-
 /**
  * @param ground the face's light where it is known already, from `renderGround` with the same look and size
  * @param landed how much of each pixel of the print is there, 0–255; null where all is
@@ -72,30 +65,27 @@ export function prepareSpecimen(
   const white = order.opaqueWhite
     ? linearColour(order.opaqueWhite).map((light) => Math.round(light * GROUND_STEPS))
     : null;
-  const loss = look.coat && look.coat.opacity > 0.9 ? undefined : TEXTURE_LOSS[look.surface];
+  const isEven = white !== null || (look.coat !== null && look.coat.opacity > COVERS);
+  const left = wearMap(order.worn, isEven ? null : look.surface, { seed: look.grain.seed, mmPerPx });
+  const wetted = wettedShares(look);
   const size = { widthMm: print.width * mmPerPx, heightMm: print.height * mmPerPx };
   const sums = [0, 0, 0];
   let at = 0;
   for (let row = 0; row < print.height; row++) {
     for (let column = 0; column < print.width; column++, at++) {
       const from = ((print.y + row) * widthPx + print.x + column) * 3;
+      const lies = landed ? landed[at] / 255 : 1;
+      const soaked = order.wetsFace ? 1 : lies;
       for (let channel = 0; channel < 3; channel++) {
-        const bare = ground[from + channel];
-        const light = white
-          ? landed
-            ? Math.round(bare + ((white[channel] - bare) * landed[at]) / 255)
-            : white[channel]
-          : bare;
+        const bare = ground[from + channel] * (1 + (wetted[channel] - 1) * soaked);
+        const light = Math.round(white ? bare + (white[channel] - bare) * lies : bare);
         under[at * 4 + channel] = light;
         sums[channel] += light;
       }
       const [xMm, yMm] = [(column + 0.5) * mmPerPx, (row + 0.5) * mmPerPx];
-      const worn = loss
-        ? loss.share *
-          clamp(layeredNoise(xMm / loss.sizeMm, yMm / loss.sizeMm, look.grain.seed + 21, 2) * 2 - 0.9, 0, 1)
-        : 0;
+      const edgeMm = Math.min(xMm, yMm, size.widthMm - xMm, size.heightMm - yMm);
       under[at * 4 + 3] = Math.round(
-        256 * (1 - worn) * fadeShare(order.fade, order.fadeMm, size, xMm, yMm) * (landed ? landed[at] / 255 : 1),
+        256 * left(xMm, yMm, edgeMm) * fadeShare(order.fade, order.fadeMm, size, xMm, yMm) * lies,
       );
     }
   }
@@ -103,9 +93,13 @@ export function prepareSpecimen(
   return { order, ground, under, mean: { red: mean(0), green: mean(1), blue: mean(2) } };
 }
 
-const outTable = (optics: Optics): Uint8ClampedArray =>
+/** A coat of this opacity evens out what is under it. */
+const COVERS = 0.9;
+
+/** @param share of the ground's light that is left */
+const outTable = (optics: Pick<Optics, 'haze' | 'sheen'>, share = 1): Uint8ClampedArray =>
   Uint8ClampedArray.from({ length: GROUND_STEPS + 1 }, (_, light) =>
-    Math.round(encodeLight(seen(light / GROUND_STEPS, optics))),
+    Math.round(encodeLight(seen((light * share) / GROUND_STEPS, optics))),
   );
 
 export interface PrintLook {
@@ -132,7 +126,7 @@ export function renderSpecimen(
   const { widthPx, print } = order;
   drawBare(
     ground,
-    outTable({ haze: 0, sheen }),
+    wettedShares(order.look).map((share) => outTable({ haze: 0, sheen }, order.wetsFace ? share : 1)),
     new Int32Array(out.buffer, out.byteOffset, out.length / 4),
     widthPx,
     print && look ? print : null,
@@ -164,16 +158,17 @@ const taken = (table: Uint8Array, kept: number): Uint16Array =>
 
 function drawBare(
   ground: Uint16Array,
-  table: Uint8ClampedArray,
+  tables: readonly Uint8ClampedArray[],
   pixels: Int32Array,
   widthPx: number,
   hole: PrintPx | null,
 ): void {
   const heightPx = ground.length / 3 / widthPx;
+  const [red, green, blue] = tables;
   const line = (row: number, from: number, end: number) => {
     let light = (row * widthPx + from) * 3;
     for (let to = row * widthPx + from; to < row * widthPx + end; to++, light += 3)
-      pixels[to] = table[ground[light]] | (table[ground[light + 1]] << 8) | (table[ground[light + 2]] << 16) | OPAQUE;
+      pixels[to] = red[ground[light]] | (green[ground[light + 1]] << 8) | (blue[ground[light + 2]] << 16) | OPAQUE;
   };
   for (let row = 0; row < heightPx; row++) {
     if (!hole || row < hole.y || row >= hole.y + hole.height) line(row, 0, widthPx);

@@ -19,10 +19,13 @@ type TextureMaker = (grain: Grain, pxMm: number) => Texture;
 
 interface Wood {
   spacingMm: number;
+  /** How much darker late wood is than early wood. */
   late: number;
   fibre: number;
   pores: number;
-  cathedral: number;
+  /** How deep the pith lies under the face, mm, and by how much it comes up over a millimetre along the board. */
+  depthMm: number;
+  taper: number;
 }
 
 const step = (from: number, to: number, value: number): number => {
@@ -32,38 +35,60 @@ const step = (from: number, to: number, value: number): number => {
 /** How much of a pattern with this period can be shown by pixels of this size. */
 const visible = (periodMm: number, pxMm: number): number => step(1.6, 3.2, periodMm / pxMm);
 
-/** Rings with early and late wood, fibres, pores, and knots that the rings bend round. */
+/**
+ * A flat-sawn board: rings are cones round a pith that lies under the face and comes up or goes down along it. Cut flat
+ * they are arches that run into each other over the pith, with quiet wide bands between, and close straight lines at
+ * the board's sides; each ring has its own strength, and its late wood is a thin line on its outer side. Fibres, pores,
+ * and knots that the rings bend round.
+ */
 const wood =
   (kind: Wood): TextureMaker =>
   (grain, pxMm) => {
     const { seed } = grain;
     const spacing = grain.spacingMm ?? kind.spacingMm;
-    const rings = visible(spacing, pxMm);
-    const fibres = kind.fibre * 2 * visible(0.35, pxMm);
+    const fibres = kind.fibre * visible(0.3, pxMm);
     const pores = kind.pores * visible(0.4, pxMm);
+    const pithAcross = (latticeHash(1, 9, seed) - 0.5) * 90;
+    const depth = kind.depthMm * (0.6 + 0.8 * latticeHash(2, 9, seed));
+    const taper = kind.taper * (latticeHash(3, 9, seed) < 0.5 ? -1 : 1);
     const knots = Array.from({ length: grain.knots }, (_, k) => ({
       radius: 4 + 5 * latticeHash(k, 3, seed),
       along: (latticeHash(k, 1, seed) - 0.5) * 420,
       across: (latticeHash(k, 2, seed) - 0.5) * 300,
     }));
+    const strengths = Float64Array.from({ length: 64 }, (_, ring) => 0.4 + 0.9 * latticeHash(ring, 5, seed));
     return (along, across, out) => {
-      let v = across + (layeredNoise(along * 0.0035, across * 0.012, seed, 3) - 0.5) * kind.cathedral * 4;
+      const sway = valueNoise(along * 0.007, across * 0.009, seed) - 0.5;
+      const tint = valueNoise(along * 0.004 + 31, across * 0.03, seed + 9) - 0.5;
+      const beside = across - pithAcross + sway * 16;
+      const under = depth + taper * along + (sway + tint) * 9;
+      let radius = Math.sqrt(beside * beside + under * under + 9);
       let knot = 0;
-      for (const { radius, along: ku, across: kv } of knots) {
+      for (const { radius: size, along: ku, across: kv } of knots) {
         const du = (along - ku) / 1.5;
         const dv = across - kv;
         const square = du * du + dv * dv;
-        if (square > 49 * radius * radius) continue;
+        if (square > 49 * size * size) continue;
         const distance = Math.sqrt(square);
-        v += (dv < 0 ? -1 : 1) * radius * 1.6 * Math.exp(-square / (5.76 * radius * radius));
-        const inside = 1 - step(radius * 0.75, radius * 1.1, distance);
-        v = v * (1 - inside) + distance * 1.4 * inside;
+        radius += size * 1.6 * Math.exp(-square / (5.76 * size * size));
+        const inside = 1 - step(size * 0.75, size * 1.1, distance);
+        radius = radius * (1 - inside) + distance * 1.4 * inside;
         if (inside > knot) knot = inside;
       }
-      const phase = v / spacing - Math.floor(v / spacing);
-      const late = step(0.35, 0.86, phase) * (1 - step(0.9, 1, phase)) * rings + 0.32 * (1 - rings);
-      let light = 1 + (layeredNoise(along * 0.006, across * 0.03, seed + 9, 2) - 0.5) * 0.14 - kind.late * late;
-      if (fibres > 0) light += (layeredNoise(along * 0.09, across * 3.4, seed + 5, 2) - 0.5) * fibres;
+      // Years differ: some rings are wide, some narrow.
+      const turn = radius / spacing + sway * 1.5 + (valueNoise(radius * 0.11, 7, seed + 2) - 0.5) * 1.6;
+      const ring = Math.floor(turn);
+      const phase = turn - ring;
+      // Over the pith a ring is cut along: it shows wide, and from further off.
+      const slope = Math.max(beside < 0 ? -beside : beside, radius * 0.12) / radius;
+      const rings = visible((spacing * 0.62) / slope, pxMm);
+      // A pixel sees the mean of a ring's sharp outer side.
+      const fall = 0.93 - Math.min(0.3, (pxMm * slope) / spacing);
+      const late =
+        (phase > 0.5 ? step(0.5, 0.9, phase) * (1 - step(fall, 1, phase)) : 0) * rings * strengths[ring & 63] +
+        0.22 * (1 - rings);
+      let light = 1 + kind.late * 0.2 + tint * 0.07 - kind.late * late;
+      if (fibres > 0) light += (valueNoise(along * 0.08, across * 4.2, seed + 5) - 0.5) * fibres;
       if (pores > 0) light -= pores * step(0.72, 0.85, valueNoise(along * 0.35, across * 4.5, seed + 13));
       out[0] = light * (1 - 0.48 * knot);
       out[1] = light * (1 - 0.6 * knot) * (1 - 0.1 * late);
@@ -122,10 +147,10 @@ function creased(x: number, y: number, cellMm: number, seed: number): number {
 const broad = (u: number, v: number, seed: number, octaves: number): number => layeredNoise(u, v, seed, octaves) - 0.5;
 
 const TEXTURES: Readonly<Record<SurfaceId, TextureMaker>> = {
-  'soft-wood': wood({ spacingMm: 3.4, late: 0.34, fibre: 0.1, pores: 0, cathedral: 9 }),
-  'hard-wood': wood({ spacingMm: 1.6, late: 0.1, fibre: 0.08, pores: 0.22, cathedral: 6 }),
-  'sheet-wood': wood({ spacingMm: 11, late: 0.13, fibre: 0.08, pores: 0.05, cathedral: 26 }),
-  'varnished-wood': wood({ spacingMm: 2.4, late: 0.3, fibre: 0.08, pores: 0.15, cathedral: 8 }),
+  'soft-wood': wood({ spacingMm: 3.6, late: 0.2, fibre: 0.06, pores: 0, depthMm: 30, taper: 0.045 }),
+  'hard-wood': wood({ spacingMm: 2.2, late: 0.1, fibre: 0.06, pores: 0.2, depthMm: 45, taper: 0.03 }),
+  'sheet-wood': wood({ spacingMm: 9, late: 0.12, fibre: 0.06, pores: 0.05, depthMm: 20, taper: 0.09 }),
+  'varnished-wood': wood({ spacingMm: 2.8, late: 0.24, fibre: 0.07, pores: 0.12, depthMm: 40, taper: 0.03 }),
   'painted-wood': even(({ seed }, px) => {
     const brush = 0.07 * visible(0.7, px);
     return (u, v) => 1 + broad(u * 0.03, v * 1.4, seed, 3) * brush + broad(u * 0.01, v * 0.01, seed + 3, 2) * 0.03;

@@ -33,6 +33,15 @@ export type PaperLayout =
   /** Bent to the side of a vessel. */
   | { kind: 'bent'; bend: Bend; round: boolean };
 
+/** A vessel upright: its diameters, its side's slant length, how far round the face goes, and how the face is bent. */
+export interface Standing {
+  topMm: number;
+  bottomMm: number;
+  sideMm: number;
+  shareOfRound: number;
+  bend: Bend | null;
+}
+
 export interface Blank extends SizeMm {
   parts: readonly BlankPart[];
   openings: readonly Opening[];
@@ -46,6 +55,8 @@ export interface Blank extends SizeMm {
   /** Outline of all parts and openings, SVG path data, even-odd. */
   path: string;
   layout: PaperLayout;
+  /** How it stands, where its face goes round a vessel; null where it is flat. */
+  standing: Standing | null;
   /** The face is one rectangle without openings: no outline needs to be cut. */
   isFullRectangle: boolean;
 }
@@ -73,6 +84,7 @@ interface Face {
   parts: readonly BlankPart[];
   reached?: readonly BlankPart[];
   layout?: PaperLayout;
+  standing?: Standing;
   openings?: readonly Opening[];
   folds?: Blank['folds'];
   front?: RectMm;
@@ -84,6 +96,7 @@ export const blankOf = ({
   parts,
   reached = parts,
   layout = PLAIN_LAYOUT,
+  standing,
   openings = [],
   folds = [],
   front = { xMm: 0, yMm: 0, widthMm, heightMm },
@@ -97,6 +110,7 @@ export const blankOf = ({
   folds,
   front,
   layout,
+  standing: standing ?? null,
   isFullRectangle,
   areaMm2: sum(parts.map((part) => part.areaMm2)) - sum(openings.map(openingAreaMm2)),
   path: [...parts.map((part) => part.path), ...openings.map(openingPath)].join(' '),

@@ -8,7 +8,15 @@ export {
   type RectMm,
   type SizeMm,
 } from './rectangle';
-export { PLAIN_LAYOUT, bendFor, type Blank, type Opening, type PaperLayout, type ShapeCode } from './blank';
+export {
+  PLAIN_LAYOUT,
+  bendFor,
+  type Blank,
+  type Opening,
+  type PaperLayout,
+  type ShapeCode,
+  type Standing,
+} from './blank';
 export { bareSidesMm2, coatRings, coveredAreaMm2, onBlank, reachedAreaMm2, reachedFaceMm2 } from './cover';
 export { SHAPE_KINDS, resolveBlank, shapeKind, type BlankShape, type ShapeKind, type SizeMeaning } from './kinds';
 export { bendOf, bendPoint, bendRect, curlPoint, fanOf, unbendPoint, type Bend, type BentBlock } from './fan';

@@ -8,7 +8,7 @@ import type { BinderRecord, Ground, SchoolRecord, SheenId, SurfaceRecord, WaitKi
 import type { AirCourse, AirGap, CureClock, CureWait, OvenCycle, OvenRefusal, PeelWindow, Room } from '@/core/cure';
 import type { Comparison, PieceCost } from '@/core/journal';
 import type { Repair } from '@/core/mend';
-import type { Candidate } from '@/core/method';
+import type { Candidate, KeptToner } from '@/core/method';
 import type { Crop, ResolutionVerdict, SizePx } from '@/core/picture';
 import type { SurfaceLook } from '@/core/render';
 import type { RubPlan } from '@/core/rub';
@@ -73,6 +73,8 @@ export interface MethodAnswer {
   binder: BinderRecord | null;
   school: SchoolRecord | null;
   mirrored: boolean;
+  /** What of the print stays; all of it while no method is chosen. */
+  kept: KeptToner;
   /** The sheen it is sealed with: said, or as the method asks. */
   sheen: SheenId;
 }

@@ -1,6 +1,6 @@
 import { groundOf, printById, schoolById, type CautionId, type SchoolRecord, type SheenId } from '@/core/craft';
 import { placesOf } from '@/core/coat';
-import { rankMethods } from '@/core/method';
+import { keptToner, rankMethods, type KeptToner } from '@/core/method';
 import { lightnessOf } from '@/core/colour';
 import { areaMm2 } from '@/core/shape';
 import { MS_PER_HOUR } from '@/core/shared';
@@ -65,9 +65,18 @@ function answer({ job, now, atHand }: Setting, { surface }: { surface: SurfaceAn
     binder: usable?.binder ?? null,
     school: usable ? schoolById(usable.school.id) : null,
     mirrored: usable?.school.mirrored ?? true,
+    kept: usable
+      ? keptToner(schoolById(usable.school.id), usable.binder, {
+          print: printById(job.method.print),
+          finish: job.surface.finish,
+          hasBaseCoat: job.surface.baseCoat !== 'none',
+        })
+      : ALL_KEPT,
     sheen: job.seal.sheen ?? sheenFor(usable?.school ?? null),
   };
 }
+
+const ALL_KEPT: KeptToner = { share: 1, worn: 0, cloud: 0 };
 
 /** Gloss where the school leaves paper that only gloss clears. */
 const sheenFor = (school: SchoolRecord | null): SheenId => (school?.glossClears ? 'gloss' : 'matte');

@@ -1,6 +1,6 @@
 import { type Job, type PiecePlan, printTables } from '@/core/stations';
 import type { Tone } from '@/core/raster';
-import { OPAQUE_WHITE, type Optics } from '@/core/render';
+import { OPAQUE_WHITE, cloudedBy, type Optics } from '@/core/render';
 import { ringPath } from '@/core/shape';
 import { asLanded, onPaper, type PrintBlock } from '@/core/sheet';
 import type { StoredPicture } from '@/records';
@@ -42,8 +42,10 @@ export function landingOrder(
     fade: tone.fade,
     fadeMm: tone.fadeMm,
     tone: printTables(tone, plan, plan.method.sheen),
-    kept: plan.method.binder?.tonerKept ?? 1,
-    optics,
+    kept: plan.method.kept.share,
+    worn: plan.method.kept.worn,
+    standing: null,
+    optics: shown ? cloudedBy(optics, plan.method.kept.cloud) : optics,
   };
 }
 
@@ -67,6 +69,8 @@ export function printOrder(
     fadeMm: tone.fadeMm,
     tone: printTables(tone, plan, plan.method.sheen),
     kept: 1,
+    worn: 0,
+    standing: null,
     optics,
   };
 }

@@ -1,18 +1,23 @@
 'use client';
 import { useId, useMemo } from 'react';
-import { rubbedOptics, stageOptics } from '@/core/render';
+import { rubbedOptics, stageOptics, standingView } from '@/core/render';
 import { LookInSvg, bentLayers, landingOrder, movedLayers, useLayers } from '@/features/look';
 import { useStoredPicture, type PlannedPiece } from '@/features/shelf';
-import { bendFor, shapeKind } from '@/core/shape';
+import { bendFor, shapeKind, type RectMm } from '@/core/shape';
 
 const UNKNOWN = { xMm: 0, yMm: 0, widthMm: 240, heightMm: 170 };
-/** A piece that is only planned is drawn as it should look, faintly. */
-const PLANNED_OPACITY = 0.55;
 
-/** What of a piece is seen on the shelf: its front. */
-export const figureSize = ({ plan }: PlannedPiece) => plan.surface.blank?.front ?? UNKNOWN;
+/** What of a piece is seen on the shelf: its front, and of a vessel all of it, as it stands. */
+export function figureSize({ plan: { surface } }: PlannedPiece): RectMm {
+  if (!surface.blank) return UNKNOWN;
+  const { standing, front } = surface.blank;
+  return standing ? { xMm: 0, yMm: 0, ...standingView(standing) } : front;
+}
 
-/** One piece drawn small at a given scale, as it stands now. What is only planned is drawn faintly. */
+/**
+ * One piece drawn small at a given scale, as it stands now: laid under its paper, hazy, sealed. One that is only planned
+ * is drawn as it should look, with a pencilled outline.
+ */
 export function PieceFigure({ planned, pxPerMm }: { planned: PlannedPiece; pxPerMm: number }) {
   const { piece, plan, states } = planned;
   const id = useId();
@@ -25,7 +30,7 @@ export function PieceFigure({ planned, pxPerMm }: { planned: PlannedPiece; pxPer
   const passes = plan.rub.rubbing?.passes.length ?? 0;
   const opticsNow = () => {
     if (states.seal === 'done') return stageOptics(plan.method.sheen);
-    if (states.rub === 'done') return stageOptics('matte');
+    if (states.rub === 'done') return stageOptics('hazy');
     if (states.lay === 'done') return rubbedOptics(passes === 0 ? 0 : piece.rub.done.length / passes);
     return stageOptics(plan.method.sheen);
   };
@@ -42,9 +47,11 @@ export function PieceFigure({ planned, pxPerMm }: { planned: PlannedPiece; pxPer
     optics,
     pxPerMm,
   ]);
+  const standing = blank?.standing ?? null;
+  const view = standing ? standingView(standing) : null;
   const order = useMemo(
-    () =>
-      landingOrder(
+    () => {
+      const flat = landingOrder(
         {
           job: piece,
           plan,
@@ -55,10 +62,19 @@ export function PieceFigure({ planned, pxPerMm }: { planned: PlannedPiece; pxPer
           pxPerMm,
         },
         true,
-      ),
+      );
+      return flat && { ...flat, standing };
+    },
     // eslint-disable-next-line react-hooks/exhaustive-deps
     [key, picture?.id, layers],
   );
+  const outline = {
+    fill: 'none',
+    stroke: 'var(--ink)',
+    strokeWidth: 1.2,
+    vectorEffect: 'non-scaling-stroke',
+    ...(states.lay === 'done' ? {} : { strokeDasharray: '5 4' }),
+  } as const;
   return (
     <svg
       width={front.widthMm * pxPerMm}
@@ -68,7 +84,7 @@ export function PieceFigure({ planned, pxPerMm }: { planned: PlannedPiece; pxPer
       aria-label={`${piece.name} at its size`}
       style={{
         display: 'block',
-        overflow: shapeKind(piece.surface.shape.kind).seenInPart ? 'hidden' : 'visible',
+        overflow: shapeKind(piece.surface.shape.kind).seenInPart && !view ? 'hidden' : 'visible',
       }}
     >
       {blank && plan.surface.look ? (
@@ -76,20 +92,19 @@ export function PieceFigure({ planned, pxPerMm }: { planned: PlannedPiece; pxPer
           <clipPath id={`${id}-outline`}>
             <path d={blank.path} clipRule="evenodd" />
           </clipPath>
-          <g clipPath={`url(#${id}-outline)`} opacity={states.lay === 'done' ? 1 : PLANNED_OPACITY}>
-            <LookInSvg order={order} xMm={0} yMm={0} widthMm={blank.widthMm} heightMm={blank.heightMm} />
+          <g clipPath={view ? undefined : `url(#${id}-outline)`}>
+            <LookInSvg
+              order={order}
+              xMm={0}
+              yMm={0}
+              widthMm={view?.widthMm ?? blank.widthMm}
+              heightMm={view?.heightMm ?? blank.heightMm}
+            />
           </g>
-          <path d={blank.path} fill="none" stroke="var(--ink)" strokeWidth={1.2} vectorEffect="non-scaling-stroke" />
-          <rect
-            x={front.xMm}
-            y={front.yMm}
-            width={front.widthMm}
-            height={front.heightMm}
-            fill="none"
-            stroke="var(--ink)"
-            strokeWidth={blank.folds.length || blank.front.widthMm < blank.widthMm ? 1.2 : 0}
-            vectorEffect="non-scaling-stroke"
-          />
+          <path d={view?.path ?? blank.path} {...outline} />
+          {!view && blank.folds.length > 0 && (
+            <rect x={front.xMm} y={front.yMm} width={front.widthMm} height={front.heightMm} {...outline} />
+          )}
         </>
       ) : (
         <rect

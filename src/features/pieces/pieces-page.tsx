@@ -3,11 +3,13 @@ import { Button, Input } from '@mui/material';
 import Link from 'next/link';
 import { useRef, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
+import type { Blank } from '@/core/shape';
 import { dueAt } from '@/core/stations';
 import { useNewPiece, usePlannedPieces, useShelf, type PlannedPiece } from '@/features/shelf';
 import { TextButton, clockTime, dayName, useNow, useUnits } from '@/ui';
 import { saveRecord } from '@/features/sheets/save-file';
 import { sentenceFor } from '@/words';
+import type { Wording } from '@/words';
 import { FirstPiece } from './later';
 import { ImportBundle } from './import-bundle';
 import { PieceFigure, figureSize } from './piece-figure';
@@ -96,6 +98,10 @@ export function PiecesPage() {
   );
 }
 
+/** A vessel by its mouth and its side, all else by its front. */
+const sizeOf = ({ front, standing }: Blank, units: Wording): string =>
+  standing ? units.size(standing.topMm, standing.sideMm) : units.size(front.widthMm, front.heightMm);
+
 function ShelfPiece({ planned, pxPerMm, now }: { planned: PlannedPiece; pxPerMm: number; now: number }) {
   const { piece, next, plan } = planned;
   const units = useUnits();
@@ -111,7 +117,7 @@ function ShelfPiece({ planned, pxPerMm, now }: { planned: PlannedPiece; pxPerMm:
           <b>{piece.name}</b>
           <span>
             {plan.surface.blank
-              ? `${units.size(plan.surface.blank.front.widthMm, plan.surface.blank.front.heightMm)}${plan.surface.record ? `, ${SURFACE_WORDS[plan.surface.record.id].shortInText}` : ''}`
+              ? `${sizeOf(plan.surface.blank, units)}${plan.surface.record ? `, ${SURFACE_WORDS[plan.surface.record.id].shortInText}` : ''}`
               : 'not measured yet'}
           </span>
           <span className={css.next}>

@@ -5,6 +5,7 @@ import {
   prepareSpecimen,
   renderGround,
   renderSpecimen,
+  stand,
   type PreparedSpecimen,
   type PrintPx,
 } from '@/core/render';
@@ -82,6 +83,8 @@ const job: LookJob = {
         opaqueWhite: order.opaqueWhite,
         fade: plain ? order.fade : ('none' as const),
         fadeMm: order.fadeMm,
+        worn: order.worn,
+        wetsFace: order.optics.wetsFace,
       };
       const { look } = order;
       const prepared = await specimens.get(JSON.stringify([specimen, landed]), async () =>
@@ -101,7 +104,10 @@ const job: LookJob = {
         await kernel,
       );
     }
-    const bitmap = await createImageBitmap(new ImageData(out, widthPx, heightPx));
+    const shown = order.standing
+      ? stand({ rgba: out, widthPx, heightPx }, order.standing, pxPerMm)
+      : { rgba: out, widthPx, heightPx };
+    const bitmap = await createImageBitmap(new ImageData(shown.rgba, shown.widthPx, shown.heightPx));
     return transfer(bitmap, [bitmap]);
   },
 };

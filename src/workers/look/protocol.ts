@@ -1,7 +1,7 @@
 import type { Crop, Turning } from '@/core/picture';
 import type { FadeForm, ToneTables } from '@/core/raster';
 import type { Optics, SurfaceLook } from '@/core/render';
-import type { RectMm, SizeMm } from '@/core/shape';
+import type { RectMm, SizeMm, Standing } from '@/core/shape';
 import type { PrintBlock } from '@/core/sheet';
 import type { DrawnLayer } from '../layers';
 
@@ -34,7 +34,11 @@ export interface LookOrder {
   fadeMm: number;
   tone: ToneTables;
   kept: number;
+  /** Share of the face where toner is lost altogether. */
+  worn: number;
   optics: Optics;
+  /** Shows the vessel as it stands rather than its side laid flat; null for a flat face. */
+  standing: Standing | null;
 }
 
 /**

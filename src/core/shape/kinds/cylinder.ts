@@ -28,6 +28,7 @@ export function unrolled({ widthMm: diameterMm, heightMm }: SizeMm, shareOfRound
     size,
     parts: [rectPart({ xMm: 0, yMm: 0, ...size })],
     front: middleOf(size, diameterMm),
+    standing: { topMm: diameterMm, bottomMm: diameterMm, sideMm: heightMm, shareOfRound, bend: null },
     isFullRectangle: true,
     layout: { kind: 'plain', round: goesRound(shareOfRound) },
   });

@@ -63,6 +63,7 @@ function fanned({ topMm, bottomMm, slantMm, shareOfRound }: Side): Blank {
     size: box,
     parts: [{ ring, path, box: { xMm: 0, yMm: 0, ...box }, areaMm2: fanAreaMm2(fan) }],
     front: middleOf(box, largerMm),
+    standing: { topMm, bottomMm, sideMm: slantMm, shareOfRound, bend },
     layout: { kind: 'bent', bend, round: goesRound(shareOfRound) },
   });
 }

@@ -1,6 +1,7 @@
 import { baseCoatById, finishById, type BinderRecord, type SheenId, type SurfaceRecord } from '@/core/craft';
 import { toneTables, type LevelCurves, type Tone, type ToneTables } from '@/core/raster';
-import { OPAQUE_WHITE, compensation, stageOptics, type SurfaceLook } from '@/core/render';
+import { OPAQUE_WHITE, cloudedBy, compensation, stageOptics, wettedShares, type SurfaceLook } from '@/core/render';
+import type { KeptToner } from '@/core/method';
 import { linearColour, encodeLight } from '@/core/colour';
 import type { Job } from '../job';
 import { hasBaseCoat } from './preparation';
@@ -40,17 +41,23 @@ export function groundColourOf({ colour, coat }: SurfaceLook): string {
 /** What a print is compensated for: of the plan, how the ground looks and what holds it. */
 export interface PrintGround {
   surface: { look: SurfaceLook | null };
-  method: { binder: BinderRecord | null };
+  method: { binder: BinderRecord | null; kept: KeptToner };
 }
 
 /** Level curves that make up for ground and binder; null while they are not known. */
 export function printCurves(
-  { surface: { look }, method: { binder } }: PrintGround,
+  { surface: { look }, method: { binder, kept } }: PrintGround,
   sheen: SheenId,
 ): LevelCurves | null {
   if (!look || !binder) return null;
-  const [red, green, blue] = linearColour(binder.base === 'white' ? OPAQUE_WHITE : groundColourOf(look));
-  return compensation({ red, green, blue }, binder.tonerKept, stageOptics(sheen));
+  const white = binder.base === 'white';
+  const [red, green, blue] = linearColour(white ? OPAQUE_WHITE : groundColourOf(look));
+  const [r, g, b] = white ? [1, 1, 1] : wettedShares(look);
+  return compensation(
+    { red: red * r, green: green * g, blue: blue * b },
+    kept.share,
+    cloudedBy(stageOptics(sheen), kept.cloud),
+  );
 }
 
 /** The tables a print is toned by: the tone, and the compensation where some is wanted. */

@@ -32,7 +32,8 @@ export function LandingDrawing(props: LandingProps) {
 }
 
 const UNKNOWN_BLANK = { widthMm: 300, heightMm: 200 };
-const BARE = stageOptics('matte');
+/** Before anything is on it: dry and not wetted. */
+const BARE = stageOptics('hazy');
 
 function Landed({ optics, overlay, caption, painted = false, actions, grips = false }: LandingProps) {
   const { plan, piece } = useOpenPiece();
@@ -116,7 +117,7 @@ function Look({ optics, pxPerMm }: { optics: Optics | null; pxPerMm: number }) {
     print?.picture,
     print?.crop,
     binder?.id,
-    binder?.tonerKept,
+    plan.method.kept,
     piece.picture.turns,
     piece.picture.straightenDeg,
     plan.method.sheen,
@@ -174,6 +175,6 @@ export function opticsNow(
   passes: number,
 ): Optics {
   const finished = piece.rub.finishedAt !== null || (passes > 0 && piece.rub.done.length >= passes);
-  if (finished) return stageOptics('matte');
+  if (finished) return stageOptics('hazy');
   return rubbedOptics(passes === 0 ? 0 : piece.rub.done.length / passes);
 }

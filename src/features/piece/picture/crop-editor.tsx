@@ -56,6 +56,8 @@ export function CropEditor({
       fadeMm: 0,
       tone: curves,
       kept: 1,
+      worn: 0,
+      standing: null,
       optics: PLAIN_OPTICS,
       picture: {
         id: picture.id,
