@@ -22,6 +22,15 @@ export interface PhotoOf {
   blurPx: number;
   noise: number;
   seed: number;
+  /** How high the sheet's middle bows up off the table, mm, and along which way it curls. */
+  bowMm: number;
+  bowAcross: boolean;
+  /** A lamp mirrored in the sheet: its middle in shares of the photo, its radius, and how strong. */
+  glare: { x: number; y: number; radius: number; strength: number } | null;
+  /** Light of the table: 0.36 is dark wood. */
+  table: number;
+  /** Over 1 the sheet's edges lie outside the photo. */
+  zoom: number;
   /** White that the machine leaves on every side, mm; darkness that comes out, share. */
   marginMm: number;
   kept: number;
@@ -53,7 +62,7 @@ export function photoOf(of: PhotoOf): Rgba {
     return [Math.min(...all), Math.max(...all)];
   };
   const [[left, right], [top, bottom]] = [box('x'), box('y')];
-  const fill = 0.95 * Math.min(width / (right - left), height / (bottom - top));
+  const fill = 0.95 * of.zoom * Math.min(width / (right - left), height / (bottom - top));
   const corners = loose.map(({ x, y }): Point => ({
     x: width / 2 + fill * (x - (left + right) / 2),
     y: height / 2 + fill * (y - (top + bottom) / 2),
@@ -66,6 +75,7 @@ export function photoOf(of: PhotoOf): Rgba {
   ].map(([x, y]): Point => ({ x, y }));
   const back = homographyOf(corners, frame);
   if (!back) throw new Error('corners on a line');
+  const curl = of.bowMm > 0 ? curledBack(of) : null;
   const data = new Uint8ClampedArray(width * height * 4).fill(255);
   const linear = new Float32Array(width * height * 3);
   const lit = (x: number, y: number) =>
@@ -76,20 +86,22 @@ export function photoOf(of: PhotoOf): Rgba {
   for (let y = 0; y < height; y++)
     for (let x = 0; x < width; x++) {
       const w = back[6] * (x + 0.5) + back[7] * (y + 0.5) + 1;
-      const at = {
+      const flat = {
         x: (back[0] * (x + 0.5) + back[1] * (y + 0.5) + back[2]) / w,
         y: (back[3] * (x + 0.5) + back[4] * (y + 0.5) + back[5]) / w,
       };
+      const at = curl ? curl(flat.x, flat.y) : flat;
       const glow = lit(x, y);
       const to = (y * width + x) * 3;
       // The sheet's rim is mixed with the table, as a lens does.
       const inside = min(at.x, at.y, of.widthMm - at.x, of.heightMm - at.y) * fill + 0.5;
       const cover = inside < 0 ? 0 : inside > 1 ? 1 : inside;
       if (cover < 1) {
-        const wood = 0.36 + 0.06 * sin(y / 7 + 3 * sin(x / 160 + of.seed)) + 0.05 * sin(y / 2.3 + x / 40);
+        const wood = of.table + 0.06 * sin(y / 7 + 3 * sin(x / 160 + of.seed)) + 0.05 * sin(y / 2.3 + x / 40);
         linear[to] = wood * glow * 255;
-        linear[to + 1] = wood * 0.8 * glow * 255;
-        linear[to + 2] = wood * 0.6 * glow * 255;
+        // Pale tables are paler in colour too.
+        linear[to + 1] = wood * (0.8 + 0.15 * of.table) * glow * 255;
+        linear[to + 2] = wood * (0.6 + 0.3 * of.table) * glow * 255;
         if (cover === 0) continue;
       }
       const white =
@@ -104,12 +116,70 @@ export function photoOf(of: PhotoOf): Rgba {
         linear[to + channel] = cover * level * glow * 0.94 + (1 - cover) * linear[to + channel];
       }
     }
+  if (of.glare) addGlare(linear, width, height, of.glare);
   const blurred = of.blurPx > 0 ? boxBlur(boxBlur(linear, width, height, of.blurPx), width, height, of.blurPx) : linear;
   for (let i = 0, to = 0; i < blurred.length; i += 3, to += 4) {
     const grain = (chance() + chance() + chance() - 1.5) * of.noise * 2;
     for (let channel = 0; channel < 3; channel++) data[to + channel] = blurred[i + channel] + grain;
   }
   return { data, width, height };
+}
+
+/**
+ * Where on a sheet that bows up in its middle a place of its flat outline's plane shows: an arc of the sheet's own
+ * length, seen from above at one and a half times its longer side. Lengths mm.
+ */
+function curledBack(of: PhotoOf): (x: number, y: number) => Point {
+  const [length, width] = of.bowAcross ? [of.widthMm, of.heightMm] : [of.heightMm, of.widthMm];
+  const eye = 1.5 * Math.max(of.widthMm, of.heightMm);
+  // A circle's arc of this length and height, by its half angle.
+  let [low, high] = [1e-4, 1.5];
+  while (high - low > 1e-6) {
+    const half = (low + high) / 2;
+    if ((length * (1 - cos(half))) / (2 * half) < of.bowMm) low = half;
+    else high = half;
+  }
+  const half = low;
+  const radius = length / (2 * half);
+  const steps = 400;
+  const seen = Array.from({ length: steps + 1 }, (_, i) => {
+    const angle = (i / steps - 0.5) * 2 * half;
+    const height = radius * (cos(angle) - cos(half));
+    const nearer = 1 / (1 - height / eye);
+    return { at: length / 2 + radius * sin(angle) * nearer, nearer, own: (i / steps) * length };
+  });
+  const [from, to] = [seen[0].at, seen[steps].at];
+  return (x, y) => {
+    const [along, across] = of.bowAcross ? [x, y] : [y, x];
+    // The outline's corners are the sheet's own.
+    const target = from + (along / length) * (to - from);
+    let [before, after] = [0, steps];
+    while (after - before > 1) {
+      const middle = (before + after) >> 1;
+      if (seen[middle].at <= target) before = middle;
+      else after = middle;
+    }
+    const share = (target - seen[before].at) / (seen[after].at - seen[before].at);
+    const own = seen[before].own + share * (seen[after].own - seen[before].own);
+    const nearer = seen[before].nearer + share * (seen[after].nearer - seen[before].nearer);
+    const beside = width / 2 + (across - width / 2) / nearer;
+    return of.bowAcross ? { x: own, y: beside } : { x: beside, y: own };
+  };
+}
+
+function addGlare(
+  rgb: Float32Array,
+  width: number,
+  height: number,
+  { x, y, radius, strength }: NonNullable<PhotoOf['glare']>,
+): void {
+  for (let row = 0; row < height; row++)
+    for (let column = 0; column < width; column++) {
+      const off = Math.hypot(column / width - x, (row - y * height) / width) / radius;
+      if (off >= 1) continue;
+      const lamp = 255 * strength * (1 - off * off) ** 2;
+      for (let channel = 0, at = (row * width + column) * 3; channel < 3; channel++) rgb[at + channel] += lamp;
+    }
 }
 
 /** Box blur of interleaved RGB, edges repeated: along rows, then a whole row of sums at a time. */

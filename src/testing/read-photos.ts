@@ -30,6 +30,10 @@ export interface Shot {
   instead?: Picture;
   bare?: Picture;
   scan?: boolean;
+  /** The scan's file says how dense it is. */
+  dense?: boolean;
+  /** Pages of this case are what was sent, whatever is shown. */
+  sentCase?: number;
 }
 export interface PhotoReading {
   seed: number;
@@ -51,7 +55,7 @@ const { cases, shots } = JSON.parse(readFileSync(process.argv[2], 'utf8')) as { 
 const expected = cases.map((one) => one.expected.map((page) => ({ ...page, raster: load(page.raster) })));
 const printed = cases.map((one) => one.printed.map(load));
 
-function read({ seed, case: chosen, patch, instead, bare, scan }: Shot): PhotoReading {
+function read({ seed, case: chosen, patch, instead, bare, scan, dense, sentCase }: Shot): PhotoReading {
   const chance = seededChance(seed);
   const between = (low: number, high: number) => low + (high - low) * chance();
   const at = chosen ?? seed % cases.length;
@@ -74,6 +78,11 @@ function read({ seed, case: chosen, patch, instead, bare, scan }: Shot): PhotoRe
     blurPx: seed % 3,
     noise: between(0, 9),
     seed,
+    bowMm: 0,
+    bowAcross: seed % 4 < 2,
+    glare: null,
+    table: 0.36,
+    zoom: 1,
     marginMm: 0,
     kept: between(0.8, 1),
     ...patch,
@@ -86,7 +95,11 @@ function read({ seed, case: chosen, patch, instead, bare, scan }: Shot): PhotoRe
     page,
     across: landscape ? of.along : of.across,
     along: landscape ? of.across : of.along,
-    reading: readProof(photo, expected[at]),
+    reading: readProof(
+      photo,
+      expected[sentCase ?? at],
+      dense ? { xPerMm: PRINTED_DENSITY, yPerMm: PRINTED_DENSITY } : null,
+    ),
   };
 }
 

@@ -5,7 +5,7 @@
  * wins.
  */
 import { boxMean, reduced, sample, type Gray } from './raster';
-import type { Point } from './homography';
+import { solve, type Point } from './homography';
 
 const SMALL_PX = 420;
 const THRESHOLDS = 9;
@@ -16,11 +16,24 @@ const PROBES = 70;
 /** The edge is looked for this far on both sides, in shares of the photo's longer side. */
 const REACHES = [0.018, 0.006] as const;
 const INLIER_PX = 1.3;
+/** Of a sheet that bows: enough to tell what it is, not how large. */
+const BOWED_INLIER_PX = 9;
 const LEAST_STEP = 0.035;
 const LEAST_COVERAGE = 0.6;
 
-/** @returns the sheet's corners in order round it, clockwise on the photo; null where there is none */
-export function findPage(photo: Gray): Point[] | null {
+export interface FoundPage {
+  /** In order round the sheet, clockwise on the photo. */
+  corners: Point[];
+  /** How far an edge bows out of its straight line at the most, as a share of its length. */
+  bow: number;
+}
+
+/** @returns null where there is no sheet with four edges */
+export const findPage = (photo: Gray): FoundPage | null =>
+  foundWith(photo, INLIER_PX) ?? foundWith(photo, BOWED_INLIER_PX);
+
+/** @param inlierPx how near a straight line an edge's places must lie */
+function foundWith(photo: Gray, inlierPx: number): FoundPage | null {
   const by = Math.max(1, Math.floor(Math.max(photo.width, photo.height) / SMALL_PX));
   const small = boxMean(reduced(photo, by), 1);
   const smooth = boxMean(photo, 1);
@@ -43,10 +56,10 @@ export function findPage(photo: Gray): Point[] | null {
       score: 0,
     };
     for (const reach of REACHES)
-      found = found && refined(smooth, found.corners, reach * Math.max(photo.width, photo.height));
+      found = found && refined(smooth, found.corners, { reach: reach * Math.max(photo.width, photo.height), inlierPx });
     if (found && (!best || found.score > best.score)) best = found;
   }
-  return best?.corners ?? null;
+  return best && { corners: best.corners, bow: bowOfEdges(smooth, best.corners) };
 }
 
 /** Levels that one in fifty pixels lies below and above. */
@@ -144,12 +157,17 @@ interface Edge {
   coverage: number;
 }
 
-function refined(photo: Gray, corners: readonly Point[], reach: number): { corners: Point[]; score: number } | null {
+interface Search {
+  reach: number;
+  inlierPx: number;
+}
+
+function refined(photo: Gray, corners: readonly Point[], search: Search): { corners: Point[]; score: number } | null {
   const middle = {
     x: corners.reduce((sum, corner) => sum + corner.x, 0) / 4,
     y: corners.reduce((sum, corner) => sum + corner.y, 0) / 4,
   };
-  const edges = corners.map((corner, i) => edgeBetween(photo, corner, corners[(i + 1) % 4], middle, reach));
+  const edges = corners.map((corner, i) => edgeBetween(photo, corner, corners[(i + 1) % 4], middle, search));
   if (edges.some((edge) => edge === null)) return null;
   const lines = edges as Edge[];
   const found = lines.map((line, i) => meet(lines[(i + 3) % 4], line));
@@ -164,15 +182,26 @@ function refined(photo: Gray, corners: readonly Point[], reach: number): { corne
   };
 }
 
-/** Where brightness falls from inside to outside along an edge, as a straight line. */
-function edgeBetween(photo: Gray, from: Point, to: Point, middle: Point, reach: number): Edge | null {
+interface Probe {
+  along: number;
+  out: number;
+  step: number;
+}
+
+/** Places along an edge where brightness falls steepest from inside to outside. */
+function probesAlong(
+  photo: Gray,
+  from: Point,
+  to: Point,
+  middle: Point,
+  reach: number,
+): { points: Probe[]; dx: number; dy: number; nx: number; ny: number } {
   const length = Math.hypot(to.x - from.x, to.y - from.y);
-  if (length < 20) return null;
   const [dx, dy] = [(to.x - from.x) / length, (to.y - from.y) / length];
   const outwards = (middle.x - from.x) * -dy + (middle.y - from.y) * dx > 0 ? -1 : 1;
   const [nx, ny] = [-dy * outwards, dx * outwards];
   const steps = Math.ceil(reach * 2);
-  const points: { along: number; out: number; step: number }[] = [];
+  const points: Probe[] = [];
   for (let probe = 0; probe < PROBES; probe++) {
     const along = length * (0.04 + (0.92 * (probe + 0.5)) / PROBES);
     const profile = Float32Array.from({ length: 2 * steps + 1 }, (_, i) =>
@@ -190,9 +219,17 @@ function edgeBetween(photo: Gray, from: Point, to: Point, middle: Point, reach: 
     const shift = (before - after) / (2 * (before - 2 * here + after) || 1);
     points.push({ along, out: (at - steps + Math.max(-0.5, Math.min(0.5, shift))) / 2, step: fall });
   }
+  return { points, dx, dy, nx, ny };
+}
+
+/** The edge as a straight line. */
+function edgeBetween(photo: Gray, from: Point, to: Point, middle: Point, { reach, inlierPx }: Search): Edge | null {
+  const length = Math.hypot(to.x - from.x, to.y - from.y);
+  if (length < 20) return null;
+  const { points, dx, dy, nx, ny } = probesAlong(photo, from, to, middle, reach);
   if (points.length < PROBES * 0.3) return null;
-  const line = robustLine(points);
-  const near = points.filter(({ along, out }) => Math.abs(out - line.at - line.slope * along) < INLIER_PX);
+  const line = robustLine(points, inlierPx);
+  const near = points.filter(({ along, out }) => Math.abs(out - line.at - line.slope * along) < inlierPx);
   const coverage = near.length / PROBES;
   if (coverage < LEAST_COVERAGE * 0.5) return null;
   const place = (along: number) => ({
@@ -210,21 +247,79 @@ function edgeBetween(photo: Gray, from: Point, to: Point, middle: Point, reach: 
   };
 }
 
+/** Edges are looked along for how they bow, this far on both sides, in shares of their length. */
+const BOW_REACH = 0.03;
+/** Points further than this from the curve are something else on the table. */
+const CURVE_PX = 1.5;
+
+/** The greatest bow of the four edges, as a share of each edge's length. */
+function bowOfEdges(photo: Gray, corners: readonly Point[]): number {
+  const middle = {
+    x: corners.reduce((sum, corner) => sum + corner.x, 0) / 4,
+    y: corners.reduce((sum, corner) => sum + corner.y, 0) / 4,
+  };
+  return Math.max(
+    ...corners.map((corner, i) => {
+      const to = corners[(i + 1) % 4];
+      const length = Math.hypot(to.x - corner.x, to.y - corner.y);
+      const points = probesAlong(photo, corner, to, middle, length * BOW_REACH).points;
+      return Math.abs(sagitta(points, length)) / length;
+    }),
+  );
+}
+
+/** Height of the arc that most points lie near: a parabola through three of them, tried, then fitted. */
+function sagitta(points: readonly Probe[], length: number): number {
+  if (points.length < PROBES * 0.4) return 0;
+  const curve = ([c0, c1, c2]: readonly number[], along: number) => c0 + c1 * along + c2 * along * along;
+  const quadratic = (list: readonly Probe[]): number[] | null => {
+    const matrix = [0, 1, 2].map(() => [0, 0, 0]);
+    const right = [0, 0, 0];
+    for (const { along, out } of list) {
+      const u = along / length;
+      const terms = [1, u, u * u];
+      terms.forEach((term, i) => {
+        right[i] += term * out;
+        terms.forEach((other, j) => {
+          matrix[i][j] += term * other;
+        });
+      });
+    }
+    return solve(matrix, right);
+  };
+  let best: { figures: number[]; near: Probe[] } | null = null;
+  const third = Math.floor(points.length / 3);
+  for (let i = 0; i < third; i += 3)
+    for (let j = third; j < 2 * third; j += 4)
+      for (let k = 2 * third; k < points.length; k += 4) {
+        const figures = quadratic([points[i], points[j], points[k]]);
+        if (!figures) continue;
+        const near = points.filter(({ along, out }) => Math.abs(out - curve(figures, along / length)) < CURVE_PX);
+        if (!best || near.length > best.near.length) best = { figures, near };
+      }
+  const fitted = best && quadratic(best.near);
+  // Of c₀ + c₁u + c₂u² the chord lies c₂/4 off the arc's middle.
+  return fitted ? fitted[2] / 4 : 0;
+}
+
 /** The line that most points lie near, then the least squares of those. */
-function robustLine(points: readonly { along: number; out: number }[]): { at: number; slope: number } {
+function robustLine(
+  points: readonly { along: number; out: number }[],
+  inlierPx: number,
+): { at: number; slope: number } {
   let [best, bestCount] = [{ at: 0, slope: 0 }, -1];
   for (let i = 0; i < points.length; i += 3)
     for (let j = i + Math.ceil(points.length / 4); j < points.length; j += 4) {
       const slope = (points[j].out - points[i].out) / (points[j].along - points[i].along);
       const at = points[i].out - slope * points[i].along;
       const count = points.reduce(
-        (sum, { along, out }) => sum + Number(Math.abs(out - at - slope * along) < INLIER_PX),
+        (sum, { along, out }) => sum + Number(Math.abs(out - at - slope * along) < inlierPx),
         0,
       );
       if (count > bestCount) [best, bestCount] = [{ at, slope }, count];
     }
   for (let round = 0; round < 2; round++) {
-    const near = points.filter(({ along, out }) => Math.abs(out - best.at - best.slope * along) < INLIER_PX);
+    const near = points.filter(({ along, out }) => Math.abs(out - best.at - best.slope * along) < inlierPx);
     const n = near.length;
     const [sx, sy] = [near.reduce((sum, { along }) => sum + along, 0), near.reduce((sum, { out }) => sum + out, 0)];
     const sxx = near.reduce((sum, { along }) => sum + along * along, 0);

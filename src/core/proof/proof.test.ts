@@ -9,7 +9,7 @@ import { layoutPack, paperOf, type PaperId, type SheetPack } from '@/core/sheet'
 import { writeSheetPdf } from '@/core/sheet/pdf';
 import { demoPixels } from '@/testing/demo-pictures';
 import type { PhotoReading, Shot } from '@/testing/read-photos';
-import { DENSITY, judgeProof, type ExpectedPage } from './index';
+import { DENSITY, densityOf, judgeProof, type ExpectedPage } from './index';
 import { TRUE_PRINTER } from '@/core/at-hand';
 import { SHEET_WORDS } from '@/words/sheet';
 
@@ -190,6 +190,9 @@ async function readAll(shots: readonly Shot[]): Promise<PhotoReading[]> {
   return halves.flat().sort((a, b) => a.seed - b.seed);
 }
 
+const isNear = (size: number | null, wanted: number, share: number): boolean =>
+  size !== null && Math.abs(size / wanted - 1) <= share;
+
 /** Few enough for every run; `npm run bench` reads 200. */
 const PHOTOS = Number(process.env.PHOTOS ?? 36);
 
@@ -201,8 +204,8 @@ it('reads photos of prints: mirrored or not right in all, size within 0.3 %, and
       !reading.ok ||
       reading.value.flipped !== of.flipped ||
       reading.value.page !== page ||
-      Math.abs(reading.value.across / across - 1) > 0.003 ||
-      Math.abs(reading.value.along / along - 1) > 0.003,
+      !isNear(reading.value.across, across, 0.003) ||
+      !isNear(reading.value.along, along, 0.003),
   );
   expect(
     wrong.map(({ seed, page, of, across, along, reading }) => ({ seed, page, of, across, along, reading })),
@@ -248,8 +251,103 @@ it('says of a picture without marks that it has none, and of no sheet at all tha
   expect(read.filter(({ reading }) => reading.ok || !/^proof-no-(marks|page)$/.test(reading.error.code))).toEqual([]);
 }, 200_000);
 
-it('takes a scan of the sheet alone', async () => {
-  const [scan] = await readAll([{ seed: 501, scan: true }]);
-  expect(scan.reading).toMatchObject({ ok: true, value: { flipped: false, page: 0 } });
-  expect(scan.reading.ok && Math.abs(scan.reading.value.across - 1)).toBeLessThan(0.003);
+it('takes a scan of the sheet alone, with its size where its file says how dense it is', async () => {
+  const [scan, dense] = await readAll([
+    { seed: 501, scan: true },
+    { seed: 502, scan: true, dense: true },
+  ]);
+  expect(scan.reading).toMatchObject({
+    ok: true,
+    value: { flipped: false, page: 0, across: null, along: null, sizeUnread: 'no-edges' },
+  });
+  expect(dense.reading).toMatchObject({ ok: true, value: { flipped: false, page: 0, sizeUnread: null } });
+  expect(dense.reading.ok && isNear(dense.reading.value.across, 1, 0.003)).toBe(true);
 }, 100_000);
+
+/** Of each kind; `PHOTOS` makes it more. */
+const HINDERED = PHOTOS >= 100 ? 30 : 8;
+const kinds = (from: number, make: (at: number) => Omit<Shot, 'seed'>): Shot[] =>
+  Array.from({ length: HINDERED }, (_, at) => ({ seed: from + at, ...make(at) }));
+const TRUE_SIZE = { across: 1, along: 1, kept: 0.97 };
+
+describe('a photo that hinders', () => {
+  const accepted = ({ reading }: PhotoReading) =>
+    reading.ok && (reading.value.across !== null || reading.value.along !== null);
+  const wrongSize = ({ reading, across, along }: PhotoReading) =>
+    reading.ok &&
+    reading.value.across !== null &&
+    (!isNear(reading.value.across, across, 0.005) || !isNear(reading.value.along, along, 0.005));
+
+  it('of a page that curls: no size that is off is accepted, way round and page are kept', async () => {
+    const read = await readAll(kinds(601, (at) => ({ patch: { ...TRUE_SIZE, bowMm: 4 + at * (44 / HINDERED) } })));
+    expect(read.filter(wrongSize).map(({ seed, reading }) => [seed, reading])).toEqual([]);
+    const strong = read.slice(Math.floor(HINDERED / 2));
+    expect(strong.filter(accepted)).toEqual([]);
+    const kept = read.filter(({ reading }) => reading.ok);
+    expect(kept.length).toBeGreaterThan(HINDERED / 2);
+    for (const { reading, of, page } of kept) expect(reading).toMatchObject({ value: { flipped: of.flipped, page } });
+  }, 400_000);
+
+  it('with a lamp in it: never said to be pale or cut off', async () => {
+    const read = await readAll(
+      kinds(641, (at) => ({
+        patch: {
+          ...TRUE_SIZE,
+          flipped: false,
+          glare: {
+            x: 0.35 + 0.06 * (at % 5),
+            y: 0.4 + 0.05 * (at % 4),
+            radius: 0.12 + 0.02 * (at % 5),
+            strength: 0.7 + 0.1 * (at % 4),
+          },
+        },
+      })),
+    );
+    const verdicts = read.flatMap(({ reading }) => (reading.ok ? [judgeProof(reading.value)] : []));
+    expect(verdicts.length).toBeGreaterThanOrEqual(HINDERED * 0.75);
+    expect(verdicts.filter(({ reasons }) => reasons.includes('pale') || reasons.includes('cut-off'))).toEqual([]);
+    expect(read.filter(wrongSize)).toEqual([]);
+  }, 400_000);
+
+  it('without the page’s edges: no size, unless it is right', async () => {
+    const read = await readAll(
+      kinds(681, (at) => ({
+        patch: { ...TRUE_SIZE, zoom: 1.06 + 0.03 * (at % 8), turnDeg: (at % 5) - 2, tilt: [0.02, -0.02] },
+      })),
+    );
+    expect(
+      read
+        .filter(accepted)
+        .filter(wrongSize)
+        .map(({ seed, reading }) => [seed, reading]),
+    ).toEqual([]);
+    expect(
+      read.filter(({ reading }) => reading.ok && reading.value.sizeUnread === null && reading.value.across === null),
+    ).toEqual([]);
+  }, 400_000);
+
+  it('of another page than any that was sent, on dark and on pale tables: refused', async () => {
+    const read = await readAll(
+      kinds(721, (at) => ({
+        case: at % 6,
+        sentCase: (at + 1 + (at % 4)) % 6,
+        patch: { ...TRUE_SIZE, table: at % 2 === 0 ? 0.36 : 0.7 },
+      })),
+    );
+    expect(read.filter(({ reading }) => reading.ok).map(({ seed, reading }) => [seed, reading])).toEqual([]);
+  }, 400_000);
+});
+
+describe('the density of a scan', () => {
+  it('is read from PNG and JPEG, and not made up', async () => {
+    const raw = { create: { width: 8, height: 8, channels: 3 as const, background: '#fff' } };
+    for (const format of ['png', 'jpeg'] as const) {
+      const dense = await sharp(raw).withMetadata({ density: 300 })[format]().toBuffer();
+      expect(densityOf(dense)?.xPerMm).toBeCloseTo(300 / 25.4, 1);
+    }
+    expect(densityOf(new Uint8Array([1, 2, 3]))).toBeNull();
+    expect(densityOf(new Uint8Array(0))).toBeNull();
+    const cut = await sharp(raw).withMetadata({ density: 300 }).png().toBuffer();
+    for (let at = 0; at < cut.length; at++) expect(() => densityOf(cut.subarray(0, at))).not.toThrow();
+  });
+});

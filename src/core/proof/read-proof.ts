@@ -1,17 +1,18 @@
 /**
  * Reads a photo or scan of a printed page back: finds the sheet, undoes turn and perspective by its known size, and
  * lays what was found over what was sent, right way round and turned over, for every page. From the fit follow
- * mirroring, size, page, darkness and what is cut off. Needs the whole sheet in view, on something darker; a scan may
- * be the sheet alone.
+ * mirroring, size, page, darkness and what is cut off. The size is told only where it can be: of a flat sheet with four
+ * edges in view on something darker, or of a scan whose file says its density.
  */
 import { fail, ok, type Result } from '@/core/shared';
 import type { RectMm, SizeMm } from '@/core/shape';
 import { homographyOf, project, solve, type Homography, type Point } from './homography';
 import { DENSITY, type ExpectedPage } from './expected-page';
-import { findPage } from './page-quad';
+import type { Density } from './density';
+import { findPage, type FoundPage } from './page-quad';
 import { channelOf, grayOf, mirroredGray, reduced, sample, standingOut, type Gray, type Rgba } from './raster';
 import { atDensity, coarse, fine, likeness, slopesOf, type Affine, type Slopes } from './register';
-import type { PageSide, ProofReading } from './verdict';
+import type { PageSide, ProofReading, SizeUnread } from './verdict';
 
 export type ProofCode = 'proof-no-page' | 'proof-no-marks';
 
@@ -29,6 +30,7 @@ const SQUARISH = 0.12;
 /** A page's own marks fit at least this well; another picture's never do. Found on drawn photos. */
 const LEAST_MATCH = 0.3;
 const LEAST_STRIP_MATCH = 0.25;
+const LEAST_PICTURE_MATCH = 0.3;
 const CLOSE_MATCH = 0.25;
 const SCAN_ASPECT_TOLERANCE = 0.05;
 
@@ -55,11 +57,16 @@ function standing(gray: Gray): Standing {
   return { full: make(1), middle: make(MIDDLE_BY), coarse: make(COARSE_BY) };
 }
 
-/** @param photo of up to a few megapixels */
-export function readProof(photo: Rgba, pages: readonly ExpectedPage[]): Result<ProofReading, ProofCode> {
+/** @param photo of up to a few megapixels; @param density its pixels a millimetre, where its file says so */
+export function readProof(
+  photo: Rgba,
+  pages: readonly ExpectedPage[],
+  density: Density | null = null,
+): Result<ProofReading, ProofCode> {
   const gray = grayOf(photo);
   const [{ page }] = pages;
-  const corners = findPage(gray) ?? wholeScan(gray, page);
+  const sheet = findPage(gray);
+  const corners = sheet?.corners ?? wholeScan(gray, page);
   if (!corners) return fail('proof-no-page', 'expected a sheet with four edges in view');
   const size = { width: Math.round(page.widthMm * DENSITY), height: Math.round(page.heightMm * DENSITY) };
   const [right, bottom] = [page.widthMm * DENSITY, page.heightMm * DENSITY];
@@ -135,14 +142,21 @@ export function readProof(photo: Rgba, pages: readonly ExpectedPage[]): Result<P
       'proof-no-marks',
       `expected the marks of a page, found only its picture: ${stripMatch(own, best.flipped, sent.full, seen).toFixed(2)}`,
     );
+  if (pictureMatch(own, best.flipped, sent.full, seen) < LEAST_PICTURE_MATCH)
+    return fail(
+      'proof-no-marks',
+      `expected the picture of a page, found only its marks: ${pictureMatch(own, best.flipped, sent.full, seen).toFixed(2)}`,
+    );
+  const sizeUnread = unreadSize(sheet, { photo, page: own.page, density });
   const [across, along] = [Math.hypot(change[0], change[3]), Math.hypot(change[1], change[4])];
   const levels = levelsOf(photo, own, best.flipped, h, change);
   const [from, to] = [project(h, size.width * 0.25, size.height / 2), project(h, size.width * 0.75, size.height / 2)];
   return ok({
     page: best.page,
     flipped: best.flipped,
-    across: own.landscape ? along : across,
-    along: own.landscape ? across : along,
+    across: sizeUnread ? null : own.landscape ? along : across,
+    along: sizeUnread ? null : own.landscape ? across : along,
+    sizeUnread,
     turnDeg: (Math.atan2(to.y - from.y, to.x - from.x) * 180) / Math.PI,
     match: likeness(sent.full, seen, SAME),
     ...levels,
@@ -171,6 +185,24 @@ function suits(corners: readonly Point[], page: SizeMm, turn: number): boolean {
   const seen = Math.log((side(turn) + side(turn + 2)) / (side(turn + 1) + side(turn + 3)));
   const wanted = Math.log(page.widthMm / page.heightMm);
   return Math.abs(wanted) < SQUARISH || Math.abs(seen - wanted) < Math.abs(seen + wanted);
+}
+
+/** Share of an edge that a sheet may bow and still be measured: flat ones stay under a fifth of it. */
+const MOST_BOW = 0.002;
+/** A scan's own density has to make its pixels the page, by so much. */
+const DENSITY_TOLERANCE = 0.01;
+
+/** Why the size can't be told; null where it can. */
+function unreadSize(
+  sheet: FoundPage | null,
+  { photo, page, density }: { photo: Rgba; page: SizeMm; density: Density | null },
+): SizeUnread | null {
+  if (sheet) return sheet.bow > MOST_BOW ? 'not-flat' : null;
+  if (!density) return 'no-edges';
+  const [widthMm, heightMm] = [photo.width / density.xPerMm, photo.height / density.yPerMm];
+  const isPage = (width: number, height: number) =>
+    Math.abs(widthMm / width - 1) < DENSITY_TOLERANCE && Math.abs(heightMm / height - 1) < DENSITY_TOLERANCE;
+  return isPage(page.widthMm, page.heightMm) || isPage(page.heightMm, page.widthMm) ? null : 'no-edges';
 }
 
 /** Without a darker ground round it, a scan whose sides are as the page's is the page. */
@@ -239,16 +271,29 @@ function tellsApart(
   return likeness(two, seen, other.change, 1, weights) > likeness(one, seen, leader.change, 1, weights);
 }
 
-function stripMatch({ strip, page }: ExpectedPage, flipped: boolean, sent: Gray, seen: Gray): number {
-  const left = flipped ? page.widthMm - strip.xMm - strip.widthMm : strip.xMm;
+/** How alike the strip with bar, words and map is: a page is told by its own marks. */
+const stripMatch = ({ strip, page }: ExpectedPage, flipped: boolean, sent: Gray, seen: Gray): number =>
+  matchWithin([strip], { page, flipped, insetMm: 0 }, sent, seen);
+
+/** How alike the pictures are, without their rims: a rectangle alone is like any other of its size. */
+const pictureMatch = ({ places, page }: ExpectedPage, flipped: boolean, sent: Gray, seen: Gray): number =>
+  matchWithin(places, { page, flipped, insetMm: PICTURE_INSET_MM }, sent, seen);
+
+const PICTURE_INSET_MM = 3;
+
+function matchWithin(
+  rects: readonly RectMm[],
+  { page, flipped, insetMm }: { page: SizeMm; flipped: boolean; insetMm: number },
+  sent: Gray,
+  seen: Gray,
+): number {
   const weights = new Float32Array(sent.data.length);
-  for (
-    let y = Math.round(strip.yMm * DENSITY);
-    y < Math.min(sent.height, (strip.yMm + strip.heightMm) * DENSITY);
-    y++
-  ) {
-    for (let x = Math.round(left * DENSITY); x < Math.min(sent.width, (left + strip.widthMm) * DENSITY); x++)
-      weights[y * sent.width + x] = 1;
+  for (const { xMm, yMm, widthMm, heightMm } of rects) {
+    const left = (flipped ? page.widthMm - xMm - widthMm : xMm) + insetMm;
+    const [right, top, bottom] = [left + widthMm - 2 * insetMm, yMm + insetMm, yMm + heightMm - insetMm];
+    for (let y = Math.max(0, Math.round(top * DENSITY)); y < Math.min(sent.height, bottom * DENSITY); y++)
+      for (let x = Math.max(0, Math.round(left * DENSITY)); x < Math.min(sent.width, right * DENSITY); x++)
+        weights[y * sent.width + x] = 1;
   }
   return likeness(sent, seen, SAME, 1, { ...sent, data: weights });
 }
@@ -260,6 +305,8 @@ const EDGE_FROM_MM = 0.6;
 const EDGE_TO_MM = 2.2;
 const LOST_SHARE = 0.3;
 const CUT_SHARE = 0.5;
+/** A camera's own contrast may make more of it. */
+const MOST_DARKNESS = 1.1;
 
 /**
  * Darkness and colour that came out, against white paper in the same light; and sides where what should be dark is
@@ -271,7 +318,7 @@ function levelsOf(
   flipped: boolean,
   h: Homography,
   [a, b, c, d, e, f]: Affine,
-): Pick<ProofReading, 'darknessKept' | 'cast' | 'cutOff'> {
+): Pick<ProofReading, 'darknessKept' | 'cast' | 'cutOff' | 'inked'> {
   const channels = ([0, 1, 2] as const).map((channel) => channelOf(photo, channel));
   const sent = ([0, 1, 2] as const).map((channel) => {
     const gray = channelOf(raster, channel);
@@ -298,27 +345,90 @@ function levelsOf(
       spots.filter((spot) => Math.min(...spot.sent) > WHITE).map(({ x, y, seen }) => ({ x, y, level: seen[channel] })),
     ),
   );
-  const came = spots.map((spot) => ({
+  const lit = withoutGlare(spots, light);
+  const came = lit.spots.map((spot) => ({
     ...spot,
     seen: spot.seen.map((level, channel) => level / Math.max(0.05, light[channel](spot.x, spot.y))),
   }));
   const kept = [0, 1, 2].map((channel) => {
-    let [product, square] = [0, 0];
-    for (const { sent: should, seen } of came) {
+    const slopes = came.flatMap(({ sent: should, seen }) => {
       const dark = 1 - should[channel];
-      if (dark > INKED) {
-        product += dark * (1 - seen[channel]);
-        square += dark * dark;
-      }
-    }
-    return square === 0 ? 1 : product / square;
+      return dark > INKED ? [{ slope: (1 - seen[channel]) / dark, weight: dark * dark }] : [];
+    });
+    return slopes.length === 0 ? 1 : weightedQuantile(slopes, lit.quantile);
   });
-  const darknessKept = (kept[0] + kept[1] + kept[2]) / 3;
+  const inks = came.map(({ sent: should }) => 1 - Math.min(...should)).filter((dark) => dark > INKED);
+  const darknessKept = Math.min(MOST_DARKNESS, (kept[0] + kept[1] + kept[2]) / 3);
   return {
     darknessKept,
     cast: [darknessKept - kept[0], darknessKept - kept[1], darknessKept - kept[2]],
-    cutOff: cutSides(came, page, places, flipped),
+    inked: inks.length === 0 ? 0 : inks.reduce((sum, dark) => sum + dark, 0) / inks.length,
+    cutOff: cutSides(came, { page, places, flipped, kept: darknessKept }),
   };
+}
+
+/** So near full in every channel that it shows the lamp and not the paper. */
+const FULL = 0.975;
+const OVER_PAPER = 1.035;
+
+/** A spot that mirrors the lamp: near full, or lighter than paper is in this light. */
+const isGlare = ({ x, y, sent, seen }: Spot, light: readonly ((x: number, y: number) => number)[]): boolean =>
+  (Math.min(...seen) > FULL && 1 - Math.min(...sent) > INKED) ||
+  seen.every((level, channel) => level > OVER_PAPER * light[channel](x, y));
+
+interface Spot {
+  x: number;
+  y: number;
+  sent: number[];
+  seen: number[];
+}
+
+const GLARE_CELLS = 24;
+/** A lamp's rim is wider than where it is plain to see. */
+const RIM_CELLS = 2;
+const GLARED_SHARE = 0.3;
+const LEFT_ENOUGH = 0.2;
+
+/**
+ * Spots away from the lamp's mirror image and its rim, to be judged by their middle. Where it covers nearly all of the
+ * ink, all spots, to be judged by the darkest: a lamp only ever makes lighter.
+ */
+function withoutGlare(
+  spots: readonly Spot[],
+  light: readonly ((x: number, y: number) => number)[],
+): { spots: readonly Spot[]; quantile: number } {
+  const cellOf = (share: number) => Math.min(GLARE_CELLS - 1, Math.floor(share * GLARE_CELLS));
+  const [all, full] = [new Uint16Array(GLARE_CELLS * GLARE_CELLS), new Uint16Array(GLARE_CELLS * GLARE_CELLS)];
+  for (const spot of spots) {
+    const cell = cellOf(spot.y) * GLARE_CELLS + cellOf(spot.x);
+    all[cell]++;
+    if (isGlare(spot, light)) full[cell]++;
+  }
+  const glared = new Uint8Array(GLARE_CELLS * GLARE_CELLS);
+  for (let cell = 0; cell < glared.length; cell++) {
+    // One in a cell is noise.
+    if (full[cell] < Math.max(2, GLARED_SHARE * all[cell])) continue;
+    const [column, row] = [cell % GLARE_CELLS, Math.floor(cell / GLARE_CELLS)];
+    for (let y = Math.max(0, row - RIM_CELLS); y <= Math.min(GLARE_CELLS - 1, row + RIM_CELLS); y++)
+      for (let x = Math.max(0, column - RIM_CELLS); x <= Math.min(GLARE_CELLS - 1, column + RIM_CELLS); x++)
+        glared[y * GLARE_CELLS + x] = 1;
+  }
+  const isInked = ({ sent }: Spot) => 1 - Math.min(...sent) > INKED;
+  const clear = spots.filter(({ x, y }) => glared[cellOf(y) * GLARE_CELLS + cellOf(x)] === 0);
+  const enough = clear.filter(isInked).length > LEFT_ENOUGH * spots.filter(isInked).length;
+  return enough ? { spots: clear, quantile: 0.5 } : { spots, quantile: 0.9 };
+}
+
+/** The slope that a share of the weight lies below: a patch that is all wrong moves it little. */
+function weightedQuantile(slopes: { slope: number; weight: number }[], quantile: number): number {
+  const sorted = slopes.sort((a, b) => a.slope - b.slope);
+  const wanted = quantile * sorted.reduce((sum, { weight }) => sum + weight, 0);
+  let below = 0;
+  for (const { slope, weight } of sorted) {
+    below += weight;
+    if (below >= wanted) return slope;
+  }
+  return 1;
 }
 
 /** Light over the sheet from what should be white: a surface of the second degree, less what lies far off it. */
@@ -351,9 +461,7 @@ function lightOver(whites: readonly { x: number; y: number; level: number }[]): 
 
 function cutSides(
   spots: readonly { x: number; y: number; sent: number[]; seen: number[] }[],
-  page: SizeMm,
-  places: readonly RectMm[],
-  flipped: boolean,
+  { page, places, flipped, kept }: { page: SizeMm; places: readonly RectMm[]; flipped: boolean; kept: number },
 ): PageSide[] {
   const placed = places.map((place) => (flipped ? { ...place, xMm: page.widthMm - place.xMm - place.widthMm } : place));
   const [left, top] = [Math.min(...placed.map((place) => place.xMm)), Math.min(...placed.map((place) => place.yMm))];
@@ -373,7 +481,7 @@ function cutSides(
       const should = 1 - (sent[0] + sent[1] + sent[2]) / 3;
       if (should < INKED) continue;
       inked++;
-      if (1 - (seen[0] + seen[1] + seen[2]) / 3 < LOST_SHARE * should) lost++;
+      if (1 - (seen[0] + seen[1] + seen[2]) / 3 < LOST_SHARE * kept * should) lost++;
     }
     return inked > 12 && lost / inked > CUT_SHARE;
   });

@@ -3,6 +3,8 @@
  * hundred, a ruler's reading too; toner that lost a third of its darkness moves a pale picture.
  */
 export type ProofReason = 'mirrored' | 'scale-across' | 'scale-along' | 'cut-off' | 'pale' | 'cast';
+/** Why the size can't be told: the page bows, or neither its four edges nor a scan's density say how large it is. */
+export type SizeUnread = 'not-flat' | 'no-edges';
 export type PageSide = 'left' | 'right' | 'top' | 'bottom';
 
 export interface ProofReading {
@@ -10,9 +12,13 @@ export interface ProofReading {
   page: number;
   /** The page came out turned over, left for right, against what was sent. */
   flipped: boolean;
-  /** Size on paper against what was sent: 1 is right. Along and across the page as it is fed upright. */
-  across: number;
-  along: number;
+  /**
+   * Size on paper against what was sent: 1 is right. Along and across the page as it is fed upright; null where it can't
+   * be told.
+   */
+  across: number | null;
+  along: number | null;
+  sizeUnread: SizeUnread | null;
   /** Turn of the photo against the page, degrees clockwise. */
   turnDeg: number;
   /** How much of the sheet's darkness came out: 1 is all of it. */
@@ -20,6 +26,8 @@ export interface ProofReading {
   /** Red, green, blue against their mean: 0 is neutral; above 0 the proof is lighter there. */
   cast: readonly [number, number, number];
   cutOff: readonly PageSide[];
+  /** How dark the page's printed parts are in the mean: pale ones tell little of colour. */
+  inked: number;
   /** How sure the reading is, 0–1. */
   match: number;
 }
@@ -30,17 +38,22 @@ export interface ProofVerdict extends ProofReading {
 }
 
 const SCALE_TOLERANCE = 0.005;
-const DARKNESS_LEAST = 0.7;
+const DARKNESS_LEAST = 0.62;
 const CAST_MOST = 0.12;
+/** Paler pages than this show a cast of the light as one of the toner. */
+const INKED_ENOUGH = 0.4;
+
+const isOff = (size: number | null): boolean => size !== null && Math.abs(size - 1) > SCALE_TOLERANCE;
+const castMost = ({ inked }: ProofReading): number => CAST_MOST * Math.max(1, INKED_ENOUGH / Math.max(0.1, inked));
 
 export function judgeProof(reading: ProofReading): ProofVerdict {
   const reasons: ProofReason[] = [
     ...(reading.flipped ? ['mirrored' as const] : []),
-    ...(Math.abs(reading.across - 1) > SCALE_TOLERANCE ? ['scale-across' as const] : []),
-    ...(Math.abs(reading.along - 1) > SCALE_TOLERANCE ? ['scale-along' as const] : []),
+    ...(isOff(reading.across) ? ['scale-across' as const] : []),
+    ...(isOff(reading.along) ? ['scale-along' as const] : []),
     ...(reading.cutOff.length > 0 ? ['cut-off' as const] : []),
     ...(reading.darknessKept < DARKNESS_LEAST ? ['pale' as const] : []),
-    ...(Math.max(...reading.cast) - Math.min(...reading.cast) > CAST_MOST ? ['cast' as const] : []),
+    ...(Math.max(...reading.cast) - Math.min(...reading.cast) > castMost(reading) ? ['cast' as const] : []),
   ];
-  return { ...reading, reasons, go: reasons.length === 0 };
+  return { ...reading, reasons, go: reasons.length === 0 && reading.sizeUnread === null };
 }

@@ -79,7 +79,7 @@ export function stand(
     const { xMm, yMm } = face(clamp(round, 0.002, 0.998), clamp(down, 0.002, 0.998));
     const x = clamp(Math.floor(xMm * pxPerMm), 0, flat.widthPx - 1);
     const y = clamp(Math.floor(yMm * pxPerMm), 0, flat.heightPx - 1);
-    return from[y * flat.widthPx + x]!;
+    return from[y * flat.widthPx + x];
   };
   const rim = sample(0.002, 0.002);
   for (let row = 0; row < heightPx; row++) {

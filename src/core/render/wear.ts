@@ -47,7 +47,7 @@ function threshold(share: number): number {
     1,
     TAIL.findIndex(([at]) => at >= share),
   );
-  const [[s0, d0], [s1, d1]] = [TAIL[after - 1]!, TAIL[after]!];
+  const [[s0, d0], [s1, d1]] = [TAIL[after - 1], TAIL[after]];
   const between = clamp((share - s0) / (s1 - s0), 0, 1);
   return NOISE_MIDDLE + NOISE_SPREAD * (d0 + (d1 - d0) * between);
 }

@@ -23,7 +23,7 @@ import type { Crop, CropRatio, Layer } from '@/core/picture';
 import type { Tone } from '@/core/raster';
 import type { Grain } from '@/core/render';
 import type { BlankShape, MarginsMm, SizeMm } from '@/core/shape';
-import type { ProofReason } from '@/core/proof';
+import type { ProofReason, SizeUnread } from '@/core/proof';
 import type { PrepCode, StepText } from './step';
 import type { Orientation, PaperId, PrintForm } from '@/core/sheet';
 
@@ -31,13 +31,14 @@ export interface Motif {
   of: string;
   rings: { x: number; y: number }[][];
 }
-/** Scales in shares: 1 is right. */
+/** Scales in shares: 1 is right; null where the photo could not tell. */
 export interface KeptProof {
   at: number;
   go: boolean;
   mirroredRight: boolean;
-  across: number;
-  along: number;
+  across: number | null;
+  along: number | null;
+  sizeUnread: SizeUnread | null;
   page: number;
   darknessKept: number;
   reasons: ProofReason[];

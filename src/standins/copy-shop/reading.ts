@@ -3,6 +3,7 @@ import { join } from 'node:path';
 import { createCanvas } from '@napi-rs/canvas';
 import { getDocument, type PDFDocumentProxy } from 'pdfjs-dist/legacy/build/pdf.mjs';
 import { MM_PER_INCH } from '@/core/measure';
+import { withDensity } from '@/core/sheet/png-density';
 import { fail, ok, type Result } from '@/core/shared';
 import type { ShopCode } from '@/records';
 import { MACHINE, MOST_PAGES, type ShopJob, type ShopOptions } from './machine';
@@ -102,5 +103,5 @@ export async function printProof(
   context.globalAlpha = MACHINE.kept;
   context.drawImage(drawn, -w / 2, -h / 2);
   context.restore();
-  return ok(new Uint8Array(out.toBuffer('image/png')));
+  return ok(withDensity(new Uint8Array(out.toBuffer('image/png')), PROOF_PPI));
 }

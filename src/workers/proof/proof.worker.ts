@@ -1,11 +1,13 @@
 import { expose } from 'comlink';
-import { judgeProof, readProof } from '@/core/proof';
+import { densityOf, judgeProof, readProof } from '@/core/proof';
 import { fail, ok } from '@/core/shared';
 import { decodeUpright } from '../bitmap-rows';
 import type { ProofJob } from './protocol';
 
 /** A phone's photo has more than is needed: longer sides are reduced to this. */
 const LONGEST_PX = 1640;
+/** A file says its density near its beginning. */
+const HEADER_BYTES = 65_536;
 
 const job: ProofJob = {
   async read({ photo, pages }) {
@@ -21,7 +23,9 @@ const job: ProofJob = {
     context.imageSmoothingQuality = 'high';
     context.drawImage(bitmap, 0, 0, width, height);
     bitmap.close();
-    const reading = readProof({ data: context.getImageData(0, 0, width, height).data, width, height }, pages);
+    const said = densityOf(new Uint8Array(await photo.slice(0, HEADER_BYTES).arrayBuffer()));
+    const density = said && { xPerMm: said.xPerMm * scale, yPerMm: said.yPerMm * scale };
+    const reading = readProof({ data: context.getImageData(0, 0, width, height).data, width, height }, pages, density);
     return reading.ok ? ok(judgeProof(reading.value)) : reading;
   },
 };

@@ -1,7 +1,7 @@
 'use client';
 import { LinearProgress } from '@mui/material';
 import type { KeptProof } from '@/core/stations';
-import type { ProofReason, ProofVerdict } from '@/core/proof';
+import type { ProofReason, ProofVerdict, SizeUnread } from '@/core/proof';
 import type { SheetPack } from '@/core/sheet';
 import { useSheetJob } from '@/features/sheets';
 import { FileButton, NextRow, Note, Part, useClock, dated } from '@/ui';
@@ -19,13 +19,21 @@ const REASONS: Readonly<Record<ProofReason, string>> = {
   cast: 'its colours are off',
 };
 
-const percent = (share: number): string => `${(share * 100).toFixed(1)} %`;
+/** Why the size is not told, and what to do about it. */
+const UNREAD: Readonly<Record<SizeUnread, string>> = {
+  'not-flat': 'The page bows: its size can’t be told. Flatten it – put a book on it overnight – or measure the bar.',
+  'no-edges':
+    'Not all four edges of the page are in view, and the file doesn’t say how dense it is: its size can’t be told. Take the photo from further off, or measure the bar.',
+};
+
+const percent = (share: number | null): string => (share === null ? 'not told' : `${(share * 100).toFixed(1)} %`);
 export const keptProof = (verdict: ProofVerdict, at: number): KeptProof => ({
   at,
   go: verdict.go,
   mirroredRight: !verdict.flipped,
   across: verdict.across,
   along: verdict.along,
+  sizeUnread: verdict.sizeUnread,
   page: verdict.page,
   darknessKept: verdict.darknessKept,
   reasons: [...verdict.reasons],
@@ -48,8 +56,9 @@ export function ProofPart({ making, pack }: { making: SheetMaking; pack: SheetPa
   return (
     <Part title="Read a photo of it">
       <Note>
-        Lay the printed page on something darker, all four edges in view, and take a photo from above; or scan it.
-        Fobbet reads mirroring, size, page and darkness off it.
+        Lay the printed page flat on something darker, all four edges in view, and take a photo from above; or scan it.
+        White marble and pale wood hinder: put a dark cloth under it. Fobbet reads mirroring, size, page and darkness. A
+        lamp that mirrors in the toner is left out.
       </Note>
       <NextRow>
         <FileButton
@@ -76,10 +85,16 @@ export function ProofPart({ making, pack }: { making: SheetMaking; pack: SheetPa
   );
 }
 
+function proofWords({ go, reasons, sizeUnread }: KeptProof): string {
+  if (go) return 'Go.';
+  if (reasons.length > 0) return `Print again, because ${reasons.map((reason) => REASONS[reason]).join('; ')}.`;
+  return sizeUnread ? UNREAD[sizeUnread] : '';
+}
+
 function ProofFigures({ proof, pages }: { proof: KeptProof; pages: number }) {
   return (
     <div className={css.proof} data-go={proof.go} data-testid="proof-verdict">
-      <b>{proof.go ? 'Go.' : `Print again, because ${proof.reasons.map((reason) => REASONS[reason]).join('; ')}.`}</b>
+      <b>{proofWords(proof)}</b>
       <dl>
         <div>
           <dt>Way round</dt>

@@ -138,7 +138,7 @@ export function SheetStation() {
           refused !== null ||
           (print !== null && print.areaMm2 < NOTHING_MM2) ||
           bar?.good === false ||
-          (sheet.proof?.go === false && sheet.printedAt === null)
+          ((sheet.proof?.reasons.length ?? 0) > 0 && sheet.printedAt === null)
         }
       >
         {answer()}
@@ -327,7 +327,8 @@ export function SheetStation() {
     if (!print || !pack) return 'The sheet follows from the picture and the blank.';
     if (print.areaMm2 < NOTHING_MM2) return 'Nothing would land: cut less away from the edge.';
     if (bar && !bar.good) return 'Print again: this page is not at 100 %.';
-    if (sheet.proof && !sheet.proof.go && sheet.printedAt === null) return 'Print again: the proof says why.';
+    if (sheet.proof && sheet.proof.reasons.length > 0 && sheet.printedAt === null)
+      return 'Print again: the proof says why.';
     if (sheet.printedAt !== null) return 'The sheet is printed and checked.';
     const how = `${pack.orientation}, ${plan.method.mirrored ? 'mirrored' : 'not mirrored'}, at 100 %`;
     return many

@@ -11,10 +11,13 @@ export const paintAndSheenAdded: Migration = {
     const surface = (data.surface ?? {}) as Section;
     const keep = (data.keep ?? {}) as Section;
     const work = (data.work ?? {}) as Section;
+    const sheet = (data.sheet ?? {}) as Section;
+    const proof = sheet.proof as Section | null | undefined;
     const done = Array.isArray(work.done) ? (work.done as Section[]) : [];
     return {
       ...data,
       surface: { ...surface, paintAge: null, underColour: null },
+      sheet: { ...sheet, proof: proof ? { ...proof, sizeUnread: null } : (proof ?? null) },
       keep: { ...keep, prices: { ...(keep.prices as Section), paintTin: { price: null, ml: null } } },
       work: { ...work, done: done.map((step) => ({ ...step, early: false })) },
     };
