@@ -1,7 +1,14 @@
 'use client';
 import { ToggleButton, ToggleButtonGroup } from '@mui/material';
 import { useId, type ComponentProps } from 'react';
-import { parseFigure, parseLengthMm, parsePercent, parseTemperatureC, parseVolumeMl } from '@/core/measure';
+import {
+  parseFigure,
+  parseFilmUm,
+  parseLengthMm,
+  parsePercent,
+  parseTemperatureC,
+  parseVolumeMl,
+} from '@/core/measure';
 import type { Option } from './option';
 import { TypedField, type TypedFieldProps } from './typed-field';
 import { useUnits } from './units-context';
@@ -29,6 +36,12 @@ export function LengthField({
 export function VolumeField({ min = 0, max = 100_000, ...props }: NumberField & { min?: number; max?: number }) {
   const { system, volume } = useUnits();
   return <TypedField {...props} parse={(text) => parseVolumeMl(text, system, { min, max })} format={volume} />;
+}
+
+/** A wet film: micrometres, or thousandths of an inch. Bounds in µm. */
+export function FilmField({ min, max, ...props }: NumberField & { min: number; max: number }) {
+  const { system, film } = useUnits();
+  return <TypedField {...props} parse={(text) => parseFilmUm(text, system, { min, max })} format={film} />;
 }
 
 /** @param min and @param max °C; those of a room where they are left out */

@@ -21,6 +21,7 @@ export {
 export {
   ChoiceField,
   FigureField,
+  FilmField,
   LengthField,
   PercentField,
   PriceField,
@@ -31,7 +32,7 @@ export { TickRow } from './tick-row';
 export { SelectField } from './select-field';
 export { DateField } from './date-field';
 export { LineField } from './line-field';
-export { TypedField } from './typed-field';
+export { TypedField, type TypedFieldProps } from './typed-field';
 export { Plot } from './plot';
 export { TextButton } from './text-button';
 export { FileButton } from './file-button';

@@ -51,7 +51,7 @@ type Sentence = (values: Readonly<Record<string, string | number>>, units: Wordi
 
 const figure = (value: string | number | undefined): number => Number(value ?? 0);
 const example = ({ system }: Pick<Wording, 'system'>) =>
-  system === 'inch' ? '11 3/4 in or 30 cm' : '30 cm, 300 mm or 11 3/4 in';
+  system === 'inch' ? '11 3/4 in or 1 ft 2 in' : '30 cm, 300 mm or 11 3/4 in';
 
 /** The records of which there is one, in a sentence and at its beginning. */
 const SINGLES: Readonly<Record<string, { name: string; upper: string }>> = {
@@ -68,6 +68,12 @@ const SENTENCES: Readonly<Record<FailureCode, Sentence>> = {
   'step-unknown': ({ text }) => `“${text}” names no step that Fobbet knows. Nothing was changed.`,
   'length-empty': (_, units) => `Type a length, such as ${example(units)}.`,
   'length-unreadable': (_, units) => `This does not read as a length. Type it like ${example(units)}.`,
+  'length-unclear': ({ text }) =>
+    `“${text}” can be read two ways: a point or a comma with three digits behind it. Type it without, or with a space: 1200 or 1 200.`,
+  'length-which-unit': ({ text }, { system }) =>
+    system === 'inch'
+      ? `${text} inches? Type the unit with it, such as ${text} mm, or feet.`
+      : `${text} of what? Type the unit with it: ${text} mm or ${text} cm.`,
   'length-range': ({ minMm, maxMm }, units) =>
     `A length between ${units.length(figure(minMm))} and ${units.length(figure(maxMm))} is needed here.`,
   'quantity-empty': () => 'Type a figure.',
@@ -135,6 +141,7 @@ const SENTENCES: Readonly<Record<FailureCode, Sentence>> = {
   'motif-everything': () =>
     'This picture has no white round its motif, so there is nothing to cut close to. Cut or tear it at its edge.',
   'spans-unreadable': ({ text }) => `“${text}” is no stretch of a day. Type it as 18-21, or 9:30-12, 14-17.`,
+  'spans-unclear': ({ text }) => `“${text}”: before noon or after? Type it as 13-17, 1-5 pm, or 01-05 for the night.`,
   'spans-backwards': ({ text }) => `“${text}” ends before it begins.`,
   'spans-overlap': () => 'Two of these stretches overlap.',
   'spans-too-many': ({ most }) => `A day can have up to ${most} stretches. Join some of them.`,

@@ -1,4 +1,3 @@
-import { MM_PER_INCH } from '@/core/measure';
 import type { PageEdge, SheetWords } from '@/core/sheet';
 import { listOf } from './text';
 
@@ -14,11 +13,8 @@ export const SHEET_WORDS: SheetWords = {
     note: 'Mirrored sheet: the words above read backwards here.',
   },
   unmirrored: { heading: 'NOT MIRRORED ON PURPOSE', note: 'Right way round: it is not laid face down.' },
-  bar: (barMm, system) => {
-    const [mm, inches] = [`${barMm} mm`, `${(barMm / MM_PER_INCH).toFixed(2)} in`];
-    const measured = system === 'inch' ? `${inches} (${mm})` : `${mm} (${inches})`;
-    return `This bar measures ${measured}. If not: print again at 100 %, no scaling.`;
-  },
+  bar: (system) =>
+    `This bar measures ${system === 'inch' ? '4 in' : '100 mm'}. If not: print again at 100 %, no scaling.`,
   trim: 'Trim at the corner marks, inside the edge: no white rim.',
   edges: {
     cut: 'Cut on the red line; fold at dashes.',
@@ -47,10 +43,10 @@ export const SHEET_WORDS: SheetWords = {
   },
   calibration: {
     title: (paper) => `Printer calibration, ${paper}`,
-    lines: [
+    lines: (system) => [
       'ACROSS: measure the bar above, end to end.',
       'ALONG: measure the upright bar on the left, end to end.',
-      'MARGIN: find the outermost frame that is whole on all four sides; its number is in millimetres.',
+      `MARGIN: find the outermost frame that is whole on all four sides; its number is in ${system === 'inch' ? 'sixteenths of an inch' : 'millimetres'}.`,
       'Print at 100 %, without fitting to the page. Type what you measured at Sheet, under Your printer.',
     ],
   },

@@ -1,4 +1,4 @@
-import { formatLength, formatSize, formatTemperature, formatVolume, type UnitSystem } from '@/core/measure';
+import { formatFilm, formatLength, formatSize, formatTemperature, formatVolume, type UnitSystem } from '@/core/measure';
 
 /** Figures worded in a person's own units. */
 export interface Wording {
@@ -8,10 +8,24 @@ export interface Wording {
   volume: (ml: number) => string;
   temperature: (celsius: number) => string;
   area: (mm2: number) => string;
+  film: (um: number) => string;
+  /** What a litre covers, said by the bottle that is usual: “a litre covers 10 m²”. */
+  coverage: (m2PerLitre: number) => string;
 }
 
 const MM2_PER_IN2 = 645.16;
+const IN2_PER_FT2 = 144;
 const MM2_PER_CM2 = 100;
+const FT2_PER_M2 = 10.7639;
+const LITRES_PER_QUART = 0.946353;
+
+function areaText(mm2: number, system: UnitSystem): string {
+  if (system === 'metric') return `${Math.round(mm2 / MM2_PER_CM2)} cm²`;
+  const squareInches = mm2 / MM2_PER_IN2;
+  return squareInches < 2 * IN2_PER_FT2
+    ? `${Math.round(squareInches)} sq in`
+    : `${Number((squareInches / IN2_PER_FT2).toFixed(1))} sq ft`;
+}
 
 export const wordingIn = (system: UnitSystem): Wording => ({
   system,
@@ -19,5 +33,10 @@ export const wordingIn = (system: UnitSystem): Wording => ({
   size: (...sizesMm) => formatSize(sizesMm, system),
   volume: (ml) => formatVolume(ml, system),
   temperature: (celsius) => formatTemperature(celsius, system),
-  area: (mm2) => (system === 'inch' ? `${Math.round(mm2 / MM2_PER_IN2)} in²` : `${Math.round(mm2 / MM2_PER_CM2)} cm²`),
+  area: (mm2) => areaText(mm2, system),
+  film: (um) => formatFilm(um, system),
+  coverage: (m2PerLitre) =>
+    system === 'inch'
+      ? `a quart covers ${Math.round(m2PerLitre * LITRES_PER_QUART * FT2_PER_M2)} sq ft`
+      : `a litre covers ${m2PerLitre.toFixed(0)} m²`,
 });

@@ -1,5 +1,9 @@
-/** The bar that a print is measured by, mm. */
+import { MM_PER_INCH, type UnitSystem } from '@/core/measure';
+
+/** The bar that a print is measured by, as it is reckoned with, mm. */
 export const BAR_MM = 100;
+/** The bar as it is drawn: a whole figure on the person's own ruler, four inches where those are used. */
+export const drawnBarMm = (system: UnitSystem): number => (system === 'inch' ? 4 * MM_PER_INCH : BAR_MM);
 
 /**
  * What a printer really does: the bars of a calibration print, printed at 100 % without correction, as they were
@@ -7,7 +11,7 @@ export const BAR_MM = 100;
  * the paper and the driver settings of the calibration.
  */
 export interface PrinterTruth {
-  /** The 100 mm bars as measured, mm; null where they were not. */
+  /** The bars as measured, by what a bar of 100 mm would be, mm; null where they were not. */
   acrossMm: number | null;
   alongMm: number | null;
   /** The margin that stays white, mm; null as most printers have it. */

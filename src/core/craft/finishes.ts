@@ -20,7 +20,7 @@ export interface FinishRecord {
 export const FINISHES: readonly FinishRecord[] = [
   { id: 'bare', seals: false, holds: 'well', paint: false, mayHoldLead: false, oven: null },
   { id: 'chalk-type-paint', seals: true, holds: 'well', paint: true, mayHoldLead: false, oven: null },
-  { id: 'matte-paint', seals: true, holds: 'well', paint: true, mayHoldLead: true, oven: null },
+  { id: 'matte-paint', seals: true, holds: 'well', paint: true, mayHoldLead: true, oven: 'unknown-paint' },
   { id: 'wall-paint', seals: true, holds: 'fair', paint: true, mayHoldLead: true, oven: 'wall-paint' },
   { id: 'gloss-paint', seals: true, holds: 'badly', paint: true, mayHoldLead: true, oven: 'slick-finish' },
   { id: 'varnish', seals: true, holds: 'badly', paint: false, mayHoldLead: true, oven: 'slick-finish' },

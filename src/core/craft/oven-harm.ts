@@ -1,2 +1,3 @@
 /** What heat does to a surface, a finish or a base coat. Source: bench practice. */
-export type OvenHarm = 'cloth' | 'leather' | 'candle' | 'wall-paint' | 'slick-finish' | 'glued-frame' | 'acrylic-base';
+export type OvenHarm =
+  'cloth' | 'unknown-paint' | 'leather' | 'candle' | 'wall-paint' | 'slick-finish' | 'glued-frame' | 'acrylic-base';

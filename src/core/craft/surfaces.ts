@@ -113,6 +113,7 @@ export const SURFACES: readonly SurfaceRecord[] = [
     wettedLight: 0.8,
     passDryMinutes: 30,
     takesBaseCoat: true,
+    oven: { refusal: null, limitC: 80 },
     source,
   },
   {
@@ -144,6 +145,7 @@ export const SURFACES: readonly SurfaceRecord[] = [
     wettedLight: 0.8,
     passDryMinutes: 30,
     takesBaseCoat: true,
+    oven: { refusal: null, limitC: 80 },
     edgesDrink: true,
     source,
   },

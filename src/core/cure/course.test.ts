@@ -217,7 +217,11 @@ describe('the oven', () => {
     );
   it.each([
     ['bare wood', {}, 'gentle', null],
-    ['chalk-type paint', { finish: 'chalk-type-paint' as const }, 'warm', null],
+    ['chalk-type paint on metal', { surface: surfaceById('metal'), finish: 'chalk-type-paint' as const }, 'warm', null],
+    ['pine, hot', { finish: 'chalk-type-paint' as const }, 'warm', 'resin-cycle'],
+    ['plywood, hot', { surface: surfaceById('sheet-wood') }, 'warm', 'resin-cycle'],
+    ['matte paint of no name', { finish: 'matte-paint' as const }, 'gentle', 'unknown-paint'],
+    ['painted wood of which nothing is said', { surface: surfaceById('painted-wood') }, 'gentle', 'unknown-paint'],
     ['a media floor', { binder: binderById('clear-medium') }, 'gentle', 'no-shortcut'],
     ['cloth', { surface: surfaceById('cloth') }, 'gentle', 'cloth'],
     ['wall paint', { finish: 'wall-paint' as const }, 'gentle', 'wall-paint'],

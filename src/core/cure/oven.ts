@@ -36,7 +36,7 @@ export const ovenById = (id: OvenId): OvenCycle => {
   return cycle;
 };
 
-export type OvenRefusal = OvenHarm | 'no-shortcut' | 'stone-cycle' | 'glass-cycle' | 'too-hot';
+export type OvenRefusal = OvenHarm | 'no-shortcut' | 'stone-cycle' | 'glass-cycle' | 'resin-cycle' | 'too-hot';
 
 export interface OvenPiece {
   surface: SurfaceRecord;
@@ -53,10 +53,13 @@ export function ovenRefusal(
   cycle: OvenCycle,
 ): OvenRefusal | null {
   if (binder.clockFloorHours > 0) return 'no-shortcut';
-  const harm = surface.oven.refusal ?? finishById(finish).oven ?? baseCoatById(baseCoat).oven;
+  // A painted face of which no finish is said has paint of an unknown kind on it.
+  const unnamed = surface.class === 'painted' && finish === 'bare' ? 'unknown-paint' : null;
+  const harm = surface.oven.refusal ?? finishById(finish).oven ?? unnamed ?? baseCoatById(baseCoat).oven;
   if (harm) return harm;
   if (cycle.only && !cycle.only.includes(surface.class)) return 'stone-cycle';
-  if (surface.oven.limitC !== null && cycle.temperatureC > surface.oven.limitC) return 'glass-cycle';
+  if (surface.oven.limitC !== null && cycle.temperatureC > surface.oven.limitC)
+    return surface.class === 'wood' ? 'resin-cycle' : 'glass-cycle';
   return limitC !== null && cycle.temperatureC > limitC ? 'too-hot' : null;
 }
 

@@ -1,6 +1,7 @@
 /**
- * Stretches of a day as people type them: "18-21", "9:30–12, 14–17", "6 pm - 9 pm", "22-7" over midnight where one is
- * allowed. Minutes of the day.
+ * Stretches of a day as people type them: "18-21", "9:30–12, 14–17", "6 pm - 9 pm", "6-9 pm" (the evening), "18h-21h30",
+ * "8-12 and 1-5 pm", "22-7" over midnight where one is allowed. What would only fit the night is asked about, never
+ * assumed. Minutes of the day.
  */
 import { fail, ok, type Result } from '@/core/shared';
 
@@ -9,31 +10,49 @@ export interface DaySpan {
   fromMinute: number;
   untilMinute: number;
 }
-export type SpansCode = 'spans-unreadable' | 'spans-backwards' | 'spans-overlap' | 'spans-too-many';
+export type SpansCode = 'spans-unreadable' | 'spans-unclear' | 'spans-backwards' | 'spans-overlap' | 'spans-too-many';
 
 /** Stretches that one day may have. */
 export const MOST_SPANS = 12;
 
 const DAY_MINUTES = 1440;
-const TIME = String.raw`(\d{1,2})(?:[:.](\d{2}))?\s*(am|pm)?`;
+const TIME = String.raw`(\d{1,2})(?:\s*[:.h]\s*(\d{2}))?\s*(?:h|uhr|o['’]clock)?\s*(am|pm)?`;
 const SPAN = new RegExp(`^${TIME}\\s*(?:-|–|to|until)\\s*${TIME}$`, 'i');
+
+/** Earlier hours than this, typed without a zero before them, are asked about. */
+const FIRST_WAKING_HOUR = 5;
+
+interface TypedTime {
+  hour: number;
+  minute: number;
+  half: 'am' | 'pm' | null;
+  /** Typed as on a clock of 24 hours: with a zero before it, or past noon. */
+  isFull: boolean;
+}
 
 /** @param overMidnight a single span may run over midnight */
 export function parseSpans(text: string, overMidnight = false): Result<DaySpan[], SpansCode> {
   const spans: DaySpan[] = [];
-  for (const part of text
-    .split(/[,;]|\band\b/)
+  const parts = plainHours(text)
+    .split(/[,;&]|\band\b/)
     .map((one) => one.trim())
-    .filter((one) => one !== '')) {
+    .filter((one) => one !== '');
+  for (const part of parts) {
     const match = SPAN.exec(part);
     const [from, until] = match
-      ? [minuteOf(match[1]!, match[2], match[3]), minuteOf(match[4]!, match[5], match[6])]
+      ? [typedTime(match[1]!, match[2], match[3]), typedTime(match[4]!, match[5], match[6])]
       : [null, null];
-    if (from === null || until === null)
+    const span = from && until ? spanOf(from, until) : null;
+    if (!from || !span)
       return fail('spans-unreadable', `expected times such as 18-21, got "${part}"`, { values: { text: part } });
-    if (until <= from && !overMidnight)
+    if (span.untilMinute <= span.fromMinute && !overMidnight)
       return fail('spans-backwards', `expected the end after the beginning, got "${part}"`, { values: { text: part } });
-    spans.push({ fromMinute: from, untilMinute: until });
+    const isSaid = from.isFull || from.half !== null || until?.half != null;
+    const isNight = !isSaid && from.hour < FIRST_WAKING_HOUR;
+    const goesBack = !isSaid && span.fromMinute < (spans.at(-1)?.fromMinute ?? 0);
+    if ((isNight || goesBack) && !overMidnight)
+      return fail('spans-unclear', `expected morning or afternoon said, got "${part}"`, { values: { text: part } });
+    spans.push(span);
   }
   spans.sort((a, b) => a.fromMinute - b.fromMinute);
   if (spans.some((span, index) => index > 0 && span.fromMinute < spans[index - 1]!.untilMinute))
@@ -45,15 +64,47 @@ export function parseSpans(text: string, overMidnight = false): Result<DaySpan[]
   return ok(spans);
 }
 
-function minuteOf(hours: string, minutes: string | undefined, half: string | undefined): number | null {
-  let hour = Number(hours);
-  const minute = Number(minutes ?? 0);
-  if (half) {
-    if (hour < 1 || hour > 12) return null;
-    hour = (hour % 12) + (half.toLowerCase() === 'pm' ? 12 : 0);
+/** "6 p.m." as "6 pm", "noon" as 12:00. */
+const plainHours = (text: string): string =>
+  text
+    .toLowerCase()
+    .replace(/[\u00a0\u2009\u202f]/g, ' ')
+    .replace(/\b([ap])\.?\s?m\b\.?/g, '$1m')
+    .replace(/\bnoon\b/g, '12:00')
+    .replace(/\bmidnight\b/g, '24:00');
+
+function typedTime(hours: string, minutes: string | undefined, half: string | undefined): TypedTime | null {
+  const [hour, minute] = [Number(hours), Number(minutes ?? 0)];
+  if (minute >= 60 || hour * 60 + minute > DAY_MINUTES) return null;
+  if (half && (hour < 1 || hour > 12)) return null;
+  return {
+    hour,
+    minute,
+    half: half === 'am' || half === 'pm' ? half : null,
+    isFull: hours.startsWith('0') || hour > 12,
+  };
+}
+
+const minuteAt = ({ hour, minute, isFull }: TypedTime, half: TypedTime['half']): number =>
+  (half === null || isFull ? hour : (hour % 12) + (half === 'pm' ? 12 : 0)) * 60 + minute;
+
+/**
+ * A half of the day that one end names holds for the other where the stretch then runs forward: "6-9 pm" is the
+ * evening, "11-1 pm" begins in the morning.
+ */
+function spanOf(from: TypedTime, until: TypedTime): DaySpan {
+  const other = (half: 'am' | 'pm') => (half === 'am' ? 'pm' : 'am');
+  if (from.half === null && until.half !== null && !from.isFull) {
+    const untilMinute = minuteAt(until, until.half);
+    const same = minuteAt(from, until.half);
+    return { fromMinute: same < untilMinute ? same : minuteAt(from, other(until.half)), untilMinute };
   }
-  const total = hour * 60 + minute;
-  return minute < 60 && total <= DAY_MINUTES ? total : null;
+  if (from.half !== null && until.half === null && !until.isFull) {
+    const fromMinute = minuteAt(from, from.half);
+    const same = minuteAt(until, from.half);
+    return { fromMinute, untilMinute: same > fromMinute ? same : minuteAt(until, other(from.half)) };
+  }
+  return { fromMinute: minuteAt(from, from.half), untilMinute: minuteAt(until, until.half) };
 }
 
 const clockText = (minute: number): string =>

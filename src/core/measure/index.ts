@@ -3,9 +3,11 @@ export { MOST_SPANS, formatSpans, parseSpans, type DaySpan, type SpansCode } fro
 export { formatLength, formatSize, parseLengthMm, type LengthCode } from './length';
 export {
   formatDuration,
+  formatFilm,
   formatTemperature,
   formatVolume,
   parseFigure,
+  parseFilmUm,
   parsePercent,
   parseTemperatureC,
   parseVolumeMl,

@@ -1,8 +1,8 @@
 import { fail, ok, type Result } from '@/core/shared';
 import { inchesToMm, mmToInches, type UnitSystem } from './units';
-import { parseNumberText } from './number-text';
+import { isUnclearNumber, parseNumberText } from './number-text';
 
-export type LengthCode = 'length-empty' | 'length-unreadable' | 'length-range';
+export type LengthCode = 'length-empty' | 'length-unreadable' | 'length-unclear' | 'length-which-unit' | 'length-range';
 
 const UNIT_MM: Readonly<Record<string, number>> = {
   mm: 1,
@@ -40,12 +40,14 @@ const normalise = (text: string): string =>
     .replace(/(in|ft|cm|mm)\.(?=\s|$)/g, '$1');
 
 /**
- * Reads a length as people type it into mm: `11 3/4 in`, `11.75"`, `30cm`, `300 mm`, `1' 2"`, `1 ft 2 in`.
+ * Reads a length as people type it into mm: `11 3/4 in`, `11.75"`, `30cm`, `300 mm`, `1' 2"`, `6'-2"`, `1 ft 2 in`,
+ * `30 cm 5 mm`.
  * A bare number takes the unit of the system in use: inches, or centimetres (millimetres where the length is a small
- * one).
+ * one); far outside what is usual it is asked which unit was meant.
  *
  * @param range smallest and largest length taken, mm
- * @returns `length-empty`, `length-unreadable`, or `length-range` (values: min, max in mm)
+ * @returns `length-empty`, `length-unreadable`, `length-unclear` (1.200 mm), `length-which-unit` (values: text), or
+ * `length-range` (values: min, max in mm)
  */
 export function parseLengthMm(
   text: string,
@@ -55,8 +57,13 @@ export function parseLengthMm(
 ): Result<number, LengthCode> {
   const plain = normalise(text);
   if (plain === '') return fail('length-empty', 'expected a length, got nothing');
-  const mm = readMm(plain, system === 'inch' ? 'in' : bareMetric);
+  const bareUnit = system === 'inch' ? 'in' : bareMetric;
+  if (isUnclear(plain, bareUnit))
+    return fail('length-unclear', `expected a figure that reads one way, got "${text}"`, { values: { text } });
+  const mm = readMm(plain, bareUnit);
   if (mm === null) return fail('length-unreadable', `expected a length, got "${text}"`, { values: { text } });
+  if (parseNumberText(plain) !== null && mm > USUAL_MM[bareUnit])
+    return fail('length-which-unit', `expected a unit with ${text}`, { values: { text } });
   if (mm < range.minMm - 1e-9 || mm > range.maxMm + 1e-9) {
     return fail('length-range', `expected ${range.minMm} to ${range.maxMm} mm, got ${mm} mm`, {
       values: { minMm: range.minMm, maxMm: range.maxMm },
@@ -65,14 +72,29 @@ export function parseLengthMm(
   return ok(mm);
 }
 
+/** A bare number beyond this is more likely of another unit: 300 typed for millimetres is no three metres. */
+const USUAL_MM = { cm: 2000, mm: 1000, in: 96 * 25.4 } as const;
+
+/** In millimetres and centimetres nobody writes thousandths: 1.200 mm may be twelve hundred. */
+function isUnclear(plain: string, bareUnit: string): boolean {
+  const [, figure, unit] = /^([\d.,]+)\s*([a-z]*)$/.exec(plain) ?? [];
+  return figure !== undefined && isUnclearNumber(figure) && ['mm', 'cm'].includes(unit || bareUnit);
+}
+
 function readMm(plain: string, bareUnit: 'in' | 'cm' | 'mm'): number | null {
   const bare = parseNumberText(plain);
   if (bare !== null) return bare * UNIT_MM[bareUnit]!;
   const feetAndInches = /^(.+?)\s*('|ft|foot|feet)\s*(.+)$/.exec(plain);
   if (feetAndInches) {
     const feet = parseNumberText(feetAndInches[1]!);
-    const inches = parseNumberText(feetAndInches[3]!.replace(/\s*("|in|inch|inches)$/, ''));
+    const inches = parseNumberText(feetAndInches[3]!.replace(/^-\s*/, '').replace(/\s*("|in|inch|inches)$/, ''));
     return feet === null || inches === null ? null : inchesToMm(feet * 12 + inches);
+  }
+  const metricParts = /^(.+?)\s*(m|cm)\s+(.+?)\s*(cm|mm)$/.exec(plain);
+  if (metricParts) {
+    const [larger, smaller] = [parseNumberText(metricParts[1]!), parseNumberText(metricParts[3]!)];
+    const [unit, part] = [UNIT_MM[metricParts[2]!]!, UNIT_MM[metricParts[4]!]!];
+    return larger === null || smaller === null || smaller * part >= unit ? null : larger * unit + smaller * part;
   }
   const withUnit = /^(.+?)\s*([a-z]+|"|')$/.exec(plain);
   if (!withUnit || !Object.hasOwn(UNIT_MM, withUnit[2]!)) return null;
@@ -80,23 +102,21 @@ function readMm(plain: string, bareUnit: 'in' | 'cm' | 'mm'): number | null {
   return amount === null ? null : amount * UNIT_MM[withUnit[2]!]!;
 }
 
-/** Sixteenths are what rulers and tape measures show. */
+/** Sixteenths are what tape measures show; under an inch a ruler's 32nds matter. */
 const INCH_PARTS = 16;
-/** Within this of a sixteenth the fraction is shown, else thousandths. */
-const FRACTION_TOLERANCE_MM = 0.1;
+const SMALL_INCH_PARTS = 32;
 
 const greatestCommonDivisor = (a: number, b: number): number => (b === 0 ? a : greatestCommonDivisor(b, a % b));
 
 function inchText(mm: number): string {
-  // Rounded to what is shown before it is judged, so that a length reads the same however often it is typed back.
-  const inches = Number(mmToInches(mm).toFixed(3));
-  const parts = Math.round(inches * INCH_PARTS);
-  if (inchesToMm(Math.abs(parts / INCH_PARTS - inches)) > FRACTION_TOLERANCE_MM) return String(inches);
-  const whole = Math.floor(parts / INCH_PARTS);
-  const rest = parts % INCH_PARTS;
+  const inches = mmToInches(mm);
+  const parts = inches < 1 ? SMALL_INCH_PARTS : INCH_PARTS;
+  const count = Math.round(inches * parts);
+  if (count === 0) return inches > 0 ? '1/64' : '0';
+  const [whole, rest] = [Math.floor(count / parts), count % parts];
   if (rest === 0) return String(whole);
-  const divisor = greatestCommonDivisor(rest, INCH_PARTS);
-  const fraction = `${rest / divisor}/${INCH_PARTS / divisor}`;
+  const divisor = greatestCommonDivisor(rest, parts);
+  const fraction = `${rest / divisor}/${parts / divisor}`;
   return whole === 0 ? fraction : `${whole} ${fraction}`;
 }
 

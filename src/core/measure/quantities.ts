@@ -24,7 +24,7 @@ function readScaled(
   units: Readonly<Record<string, (amount: number) => number>>,
   fallback: string,
 ): number | null {
-  const match = /^(-?)(.+?)\s*([a-z°%. ]*)$/i.exec(text.trim());
+  const match = /^([-−–]?)(.+?)\s*([a-z°º%. ]*)$/i.exec(text.trim());
   if (!match) return null;
   const unit = match[3]!.toLowerCase().replace(/[.\s]/g, '') || fallback;
   const amount = parseNumberText(match[2]!);
@@ -32,17 +32,38 @@ function readScaled(
   return units[unit]!(match[1] ? -amount : amount);
 }
 
+/** US measures, by their fluid ounces. */
+const named = (names: readonly string[], ounces: number): Readonly<Record<string, (amount: number) => number>> =>
+  Object.fromEntries(names.map((name) => [name, (amount: number) => fluidOuncesToMl(amount * ounces)]));
+
 const VOLUME_UNITS = {
   ml: (v: number) => v,
   cl: (v: number) => v * 10,
   l: (v: number) => v * 1000,
   litre: (v: number) => v * 1000,
   liter: (v: number) => v * 1000,
+  litres: (v: number) => v * 1000,
+  liters: (v: number) => v * 1000,
+  millilitre: (v: number) => v,
+  milliliter: (v: number) => v,
+  millilitres: (v: number) => v,
+  milliliters: (v: number) => v,
   floz: fluidOuncesToMl,
+  flozs: fluidOuncesToMl,
+  fluidounce: fluidOuncesToMl,
+  fluidounces: fluidOuncesToMl,
   oz: fluidOuncesToMl,
+  ounce: fluidOuncesToMl,
+  ounces: fluidOuncesToMl,
+  ...named(['cup', 'cups'], 8),
+  ...named(['pt', 'pint', 'pints'], 16),
+  ...named(['qt', 'quart', 'quarts'], 32),
+  ...named(['gal', 'gallon', 'gallons'], 128),
+  ...named(['tbsp', 'tablespoon', 'tablespoons'], 1 / 2),
+  ...named(['tsp', 'teaspoon', 'teaspoons'], 1 / 6),
 };
 
-/** Reads `30 ml`, `1 fl oz`, `1/2 l` into ml; a bare number takes the system's unit. Range in ml. */
+/** Reads `30 ml`, `1 fl oz`, `1/2 l`, `1 pint` into ml; a bare number takes the system's unit. Range in ml. */
 export const parseVolumeMl = (
   text: string,
   system: UnitSystem,
@@ -51,16 +72,23 @@ export const parseVolumeMl = (
   bounded(readScaled(text, VOLUME_UNITS, system === 'inch' ? 'floz' : 'ml'), text, range);
 
 const same = (v: number) => v;
-const TEMPERATURE_UNITS = { c: same, '°c': same, '°': same, f: fahrenheitToCelsius, '°f': fahrenheitToCelsius };
+const CELSIUS = ['c', '°c', 'ºc', 'celsius', 'degc', 'degreesc', 'degreescelsius', '°celsius'];
+const FAHRENHEIT = ['f', '°f', 'ºf', 'fahrenheit', 'degf', 'degreesf', 'degreesfahrenheit', '°fahrenheit'];
+const TEMPERATURE_UNITS = Object.fromEntries([
+  ...CELSIUS.map((unit) => [unit, same] as const),
+  ...FAHRENHEIT.map((unit) => [unit, fahrenheitToCelsius] as const),
+]);
+/** Degrees of whichever scale is in use. */
+const BARE_DEGREES = /\s*(?:[°º]|deg\.?|degrees?)\s*$/i;
 
-/** Reads `21`, `21 °C`, `72 °F` into °C; a bare number takes the system's unit. Range in °C. */
+/** Reads `21`, `21 °C`, `72 °F`, `68 degrees` into °C; a bare number takes the system's unit. Range in °C. */
 export function parseTemperatureC(
   text: string,
   system: UnitSystem,
   range: QuantityRange = { min: -20, max: 60 },
 ): Result<number, QuantityCode> {
   const bare = system === 'inch' ? '°f' : '°c';
-  return bounded(readScaled(text.replace(/°\s*$/, ''), TEMPERATURE_UNITS, bare), text, range);
+  return bounded(readScaled(text.replace(BARE_DEGREES, ''), TEMPERATURE_UNITS, bare), text, range);
 }
 
 /** Reads `50` or `50 %` into percent. */
@@ -71,8 +99,14 @@ export const parsePercent = (text: string, range: QuantityRange = { min: 0, max:
 export const parseFigure = (text: string, range: QuantityRange): Result<number, QuantityCode> =>
   bounded(parseNumberText(text), text, range);
 
-/** `34 ml` or `1.15 fl oz`; a tenth of a millilitre below 10 ml. */
+/** Bottles as they are sold: within this share of a trade size, its name. */
+const TRADE_SHARE = 0.015;
+const TRADE_OUNCES = [1, 2, 4, 6, 8, 12, 16, 24, 32, 64, 128] as const;
+
+/** `34 ml` or `1.15 fl oz`, a trade size by its whole ounces; a tenth of a millilitre below 10 ml. */
 export function formatVolume(ml: number, system: UnitSystem): string {
+  const trade = TRADE_OUNCES.find((ounces) => Math.abs(mlToFluidOunces(ml) / ounces - 1) < TRADE_SHARE);
+  if (system === 'inch' && trade !== undefined) return `${trade} fl oz`;
   if (system === 'inch') return `${mlToFluidOunces(ml).toFixed(mlToFluidOunces(ml) < 10 ? 2 : 1)} fl oz`;
   return `${ml < 10 ? ml.toFixed(1) : Math.round(ml)} ml`;
 }
@@ -95,3 +129,26 @@ export function formatDuration(hours: number): string {
   const rest = rounded % 60;
   return rest === 0 ? `${rounded / 60} h` : `${Math.floor(rounded / 60)} h ${rest} min`;
 }
+
+const UM_PER_MIL = 25.4;
+
+/** A wet film: `225 µm`, or `9 mil` (thousandths of an inch). */
+export const formatFilm = (um: number, system: UnitSystem): string =>
+  system === 'inch' ? `${Number((um / UM_PER_MIL).toFixed(1))} mil` : `${Math.round(um)} µm`;
+
+/** Reads `225`, `225 µm`, `9 mil` into µm; a bare number takes the system's unit. Range in µm. */
+export const parseFilmUm = (text: string, system: UnitSystem, range: QuantityRange): Result<number, QuantityCode> =>
+  bounded(
+    readScaled(text.replaceAll('μ', 'u').replaceAll('µ', 'u'), FILM_UNITS, system === 'inch' ? 'mil' : 'um'),
+    text,
+    range,
+  );
+
+const FILM_UNITS = {
+  um: same,
+  micron: same,
+  microns: same,
+  mm: (v: number) => v * 1000,
+  mil: (v: number) => v * UM_PER_MIL,
+  mils: (v: number) => v * UM_PER_MIL,
+};

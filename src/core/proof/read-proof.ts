@@ -31,6 +31,8 @@ const SQUARISH = 0.12;
 const LEAST_MATCH = 0.3;
 const LEAST_STRIP_MATCH = 0.25;
 const LEAST_PICTURE_MATCH = 0.3;
+/** A size is told only of what is seen clearly: clear photos fit by 0.75 and more. */
+const LEAST_SIZE_MATCH = 0.6;
 const CLOSE_MATCH = 0.25;
 const SCAN_ASPECT_TOLERANCE = 0.05;
 
@@ -147,7 +149,8 @@ export function readProof(
       'proof-no-marks',
       `expected the picture of a page, found only its marks: ${pictureMatch(own, best.flipped, sent.full, seen).toFixed(2)}`,
     );
-  const sizeUnread = unreadSize(sheet, { photo, page: own.page, density });
+  const match = likeness(sent.full, seen, SAME);
+  const sizeUnread = match < LEAST_SIZE_MATCH ? 'unclear' : unreadSize(sheet, { photo, page: own.page, density });
   const [across, along] = [Math.hypot(change[0], change[3]), Math.hypot(change[1], change[4])];
   const levels = levelsOf(photo, own, best.flipped, h, change);
   const [from, to] = [project(h, size.width * 0.25, size.height / 2), project(h, size.width * 0.75, size.height / 2)];
@@ -158,7 +161,7 @@ export function readProof(
     along: sizeUnread ? null : own.landscape ? across : along,
     sizeUnread,
     turnDeg: (Math.atan2(to.y - from.y, to.x - from.x) * 180) / Math.PI,
-    match: likeness(sent.full, seen, SAME),
+    match,
     ...levels,
   });
 }
@@ -363,7 +366,7 @@ function levelsOf(
     darknessKept,
     cast: [darknessKept - kept[0], darknessKept - kept[1], darknessKept - kept[2]],
     inked: inks.length === 0 ? 0 : inks.reduce((sum, dark) => sum + dark, 0) / inks.length,
-    cutOff: cutSides(came, { page, places, flipped, kept: darknessKept }),
+    cutOff: cutSides(came, spots, { page, places, flipped, kept: darknessKept }),
   };
 }
 
@@ -388,6 +391,10 @@ const GLARE_CELLS = 24;
 const RIM_CELLS = 2;
 const GLARED_SHARE = 0.3;
 const LEFT_ENOUGH = 0.2;
+/** A lamp that hides so much of the ink veils the rest too. */
+const WIDE_LAMP = 0.2;
+/** Which darkness counts: the middle, or the darker the more a lamp is in it, since it only ever makes lighter. */
+const QUANTILES = { none: 0.5, some: 0.75, wide: 0.9 } as const;
 
 /**
  * Spots away from the lamp's mirror image and its rim, to be judged by their middle. Where it covers nearly all of the
@@ -415,8 +422,10 @@ function withoutGlare(
   }
   const isInked = ({ sent }: Spot) => 1 - Math.min(...sent) > INKED;
   const clear = spots.filter(({ x, y }) => glared[cellOf(y) * GLARE_CELLS + cellOf(x)] === 0);
-  const enough = clear.filter(isInked).length > LEFT_ENOUGH * spots.filter(isInked).length;
-  return enough ? { spots: clear, quantile: 0.5 } : { spots, quantile: 0.9 };
+  const lost = 1 - clear.filter(isInked).length / Math.max(1, spots.filter(isInked).length);
+  if (lost > 1 - LEFT_ENOUGH) return { spots, quantile: QUANTILES.wide };
+  if (lost === 0) return { spots: clear, quantile: QUANTILES.none };
+  return { spots: clear, quantile: lost < WIDE_LAMP ? QUANTILES.some : QUANTILES.wide };
 }
 
 /** The slope that a share of the weight lies below: a patch that is all wrong moves it little. */
@@ -459,8 +468,11 @@ function lightOver(whites: readonly { x: number; y: number; level: number }[]): 
   }
 }
 
+const darkOf = (levels: readonly number[]): number => 1 - (levels[0] + levels[1] + levels[2]) / 3;
+
 function cutSides(
-  spots: readonly { x: number; y: number; sent: number[]; seen: number[] }[],
+  seenSpots: readonly Spot[],
+  spots: readonly Spot[],
   { page, places, flipped, kept }: { page: SizeMm; places: readonly RectMm[]; flipped: boolean; kept: number },
 ): PageSide[] {
   const placed = places.map((place) => (flipped ? { ...place, xMm: page.widthMm - place.xMm - place.widthMm } : place));
@@ -473,16 +485,16 @@ function cutSides(
     top: (_, y) => y - top,
     bottom: (_, y) => bottom - y,
   };
+  const inBand = (side: PageSide, { x, y, sent }: Spot): boolean => {
+    const inside = band[side](x * page.widthMm, y * page.heightMm);
+    return inside >= EDGE_FROM_MM && inside <= EDGE_TO_MM && darkOf(sent) >= INKED;
+  };
   return (Object.keys(band) as PageSide[]).filter((side) => {
-    let [inked, lost] = [0, 0];
-    for (const { x, y, sent, seen } of spots) {
-      const inside = band[side](x * page.widthMm, y * page.heightMm);
-      if (inside < EDGE_FROM_MM || inside > EDGE_TO_MM) continue;
-      const should = 1 - (sent[0] + sent[1] + sent[2]) / 3;
-      if (should < INKED) continue;
-      inked++;
-      if (1 - (seen[0] + seen[1] + seen[2]) / 3 < LOST_SHARE * kept * should) lost++;
-    }
+    // What a lamp hides counts as there.
+    const inked = spots.filter((spot) => inBand(side, spot)).length;
+    const lost = seenSpots.filter(
+      (spot) => inBand(side, spot) && darkOf(spot.seen) < LOST_SHARE * kept * darkOf(spot.sent),
+    ).length;
     return inked > 12 && lost / inked > CUT_SHARE;
   });
 }

@@ -3,8 +3,11 @@
  * hundred, a ruler's reading too; toner that lost a third of its darkness moves a pale picture.
  */
 export type ProofReason = 'mirrored' | 'scale-across' | 'scale-along' | 'cut-off' | 'pale' | 'cast';
-/** Why the size can't be told: the page bows, or neither its four edges nor a scan's density say how large it is. */
-export type SizeUnread = 'not-flat' | 'no-edges';
+/**
+ * Why the size can't be told: the page bows, neither its four edges nor a scan's density say how large it is, or too
+ * much of it is lost in light or blur.
+ */
+export type SizeUnread = 'not-flat' | 'no-edges' | 'unclear';
 export type PageSide = 'left' | 'right' | 'top' | 'bottom';
 
 export interface ProofReading {

@@ -3,11 +3,12 @@
  * of a page, the specimen and the proof check all draw. Marks stand outside the prints; on a mirrored sheet words of
  * the print itself read true from the back.
  */
-import { formatSize, type UnitSystem } from '@/core/measure';
+import { MM_PER_INCH, formatSize, type UnitSystem } from '@/core/measure';
 import type { PointMm, RectMm, Ring } from '@/core/shape';
 import type { Line } from './line';
-import { placeMatrix, type PlacedPrint, type SheetLayout, type SheetPack } from './sheet-page';
-import { BAR_MM, printerScale, type PrinterTruth } from '@/core/at-hand';
+import { LONG_STRIP_MM, placeMatrix, type PlacedPrint, type SheetLayout, type SheetPack } from './sheet-page';
+import { wordsMm, wrapped } from './wrap-words';
+import { BAR_MM, drawnBarMm, printerScale, type PrinterTruth } from '@/core/at-hand';
 import type { PageEdge, PrintEdge, SheetWords } from './sheet-words';
 
 export type Mark =
@@ -52,9 +53,10 @@ export interface SheetText {
 
 export const MARK_MM = { hairline: 0.14, join: 0.39, cut: 0.18, bar: 0.32 } as const;
 const BAR_TICK_MM = 1.6;
-const SMALL_MM = 1.95;
-const WORDS_MM = 2.15;
-const LARGE_MM = 3.5;
+/** Facts, instructions, and the heading, as high as they are printed. */
+const SMALL_MM = 2;
+const WORDS_MM = 2.4;
+const LARGE_MM = 3;
 /** A cut line on the print's rim is drawn whole. */
 const BLEED_MM = 0.3;
 const MAP_MM = 16;
@@ -73,7 +75,7 @@ export interface MarkedSheet {
 export function sheetMarks(layout: SheetLayout, sheet: MarkedSheet): Mark[] {
   return [
     ...layout.places.flatMap((place) => printMarks(place, layout, sheet)),
-    ...barMarks(layout),
+    ...barMarks(layout, sheet.text.unitSystem),
     ...stripMarks(layout, sheet),
   ];
 }
@@ -170,29 +172,36 @@ function caption(
   const limit = strip.vertical ? printable.yMm + printable.heightMm : strip.rect.yMm;
   if (limit - bottom < CAPTION_MM || (places.length === 1 && pack.copies === 1)) return [];
   const { widthMm, heightMm } = pack.prints[print]!;
-  const words = [
-    text.prints[print]!.name,
+  const facts = [
     formatSize([widthMm, heightMm], text.unitSystem),
     ...(pack.copies > 1 ? [say.copyOf(copy + 1, pack.copies)] : []),
     ...(turned ? [say.turned] : []),
   ].join(' · ');
+  // Half of the width: the centre mark stands in the middle.
+  const maxMm = place.widthMm / 2 - 3;
+  if (wordsMm(facts, SMALL_MM) > maxMm) return [];
+  const words = withName(text.prints[print]!.name, facts, maxMm);
   return [
     {
       kind: 'words',
       words,
       at: { xMm: place.xMm + 1.5, yMm: bottom + 2.4 },
-      sizeMm: Math.min(SMALL_MM, 1.7),
+      sizeMm: SMALL_MM,
       bold: false,
       mirrored: text.mirrored,
       turned: false,
-      maxMm: place.widthMm / 2 - 3,
+      maxMm,
     },
   ];
 }
 
-function barMarks({ bar, strip }: SheetLayout): Mark[] {
-  const ticks = Array.from({ length: BAR_MM / 10 + 1 }, (_, index): Mark => {
-    const [mm, tick] = [index * 10, index % 5 === 0 ? BAR_TICK_MM : BAR_TICK_MM / 2];
+/** Ticks at every centimetre or half inch, longer at fives and at whole inches. */
+function barMarks({ bar: line, strip }: SheetLayout, system: UnitSystem): Mark[] {
+  const lengthMm = drawnBarMm(system);
+  const bar = strip.vertical ? { ...line, y2: line.y1 + lengthMm } : { ...line, x2: line.x1 + lengthMm };
+  const [stepMm, longEach] = system === 'inch' ? [MM_PER_INCH / 2, 2] : [10, 5];
+  const ticks = Array.from({ length: Math.round(lengthMm / stepMm) + 1 }, (_, index): Mark => {
+    const [mm, tick] = [index * stepMm, index % longEach === 0 ? BAR_TICK_MM : BAR_TICK_MM / 2];
     return {
       kind: 'line',
       widthMm: MARK_MM.hairline,
@@ -205,7 +214,7 @@ function barMarks({ bar, strip }: SheetLayout): Mark[] {
 }
 
 function stripMarks(layout: SheetLayout, { pack, text, truth, words: say }: MarkedSheet): Mark[] {
-  const { strip, paper } = layout;
+  const { strip } = layout;
   const first = layout.places[0]!;
   const tiled = isTile(first, pack);
   const lengthMm = strip.vertical ? strip.rect.heightMm : strip.rect.widthMm;
@@ -229,41 +238,78 @@ function stripMarks(layout: SheetLayout, { pack, text, truth, words: say }: Mark
       ? { xMm: strip.rect.xMm + yMm, yMm: strip.rect.yMm + xMm }
       : { xMm: strip.rect.xMm + xMm, yMm: strip.rect.yMm + yMm },
   });
-  const spareMm = lengthMm - WORDS_START_MM - 1;
-  const largeMm = Math.min(LARGE_MM, Math.max(1.1, spareMm / 17));
-  const names = [...new Set(layout.places.map((place) => text.prints[place.print]!.name))];
+  const mapMm = tiled ? MAP_MM + 2 : 0;
+  const says = text.mirrored ? say.mirrored : say.unmirrored;
+  const instruction = tiled ? tileWords(first, say) : edgeWords(layout, text, say);
+  const isLong = lengthMm >= LONG_STRIP_MM;
+  const fullMm = lengthMm - 2 - mapMm;
+  const lines = (
+    words: string,
+    xMm: number,
+    { sizeMm, maxMm, at }: { sizeMm: number; maxMm: number; at: readonly number[] },
+  ): Mark[] =>
+    wrapped(words, sizeMm, maxMm)
+      .slice(0, at.length)
+      .map((line, index) => write(line, xMm, at[index]!, sizeMm, maxMm));
+  const besideMm = lengthMm - WORDS_START_MM - 1 - mapMm;
+  const headingMm = isLong
+    ? Math.min(LARGE_MM, (besideMm / wordsMm(says.heading, 1, true)) * 0.98)
+    : Math.min(LARGE_MM, (fullMm / wordsMm(says.heading, 1, true)) * 0.98);
+  const bar = write(say.bar(text.unitSystem), 1, ROWS.bar, SMALL_MM, drawnBarMm(text.unitSystem) + 2);
+  const heading = (xMm: number, yMm: number) =>
+    write(says.heading, xMm, yMm, headingMm, isLong ? besideMm : fullMm, { bold: true, mirrored: text.mirrored });
+  const facts = (maxMm: number) => factsOf(layout, { pack, text, truth, words: say }, 2 * maxMm);
+  const map = tiled ? mapMarks(layout, pack) : [];
+  // A long strip says what to do in one line over all else; a short one needs two, and the rest below the bar.
+  return isLong
+    ? [
+        ...lines(instruction, 1, { sizeMm: WORDS_MM, maxMm: fullMm, at: ROWS.instruction }),
+        bar,
+        heading(WORDS_START_MM, ROWS.heading),
+        ...lines(says.note, WORDS_START_MM, { sizeMm: SMALL_MM, maxMm: besideMm, at: [ROWS.note] }),
+        ...lines(facts(besideMm), WORDS_START_MM, { sizeMm: SMALL_MM, maxMm: besideMm, at: ROWS.facts }),
+        ...map,
+      ]
+    : [
+        ...lines(instruction, 1, { sizeMm: WORDS_MM, maxMm: fullMm, at: ROWS.instruction }),
+        bar,
+        heading(1, SHORT_ROWS.heading),
+        ...lines(says.note, 1, { sizeMm: SMALL_MM, maxMm: fullMm, at: [SHORT_ROWS.note] }),
+        ...lines(facts(fullMm), 1, { sizeMm: SMALL_MM, maxMm: fullMm, at: SHORT_ROWS.facts }),
+        ...map,
+      ];
+}
+
+/** Baselines from the strip's inner side, mm; on a short strip what stands beside the bar stands under it. */
+const ROWS = { instruction: [2.5, 5.1], bar: 7.8, heading: 5.9, note: 7.8, facts: [9.65, 11.5] } as const;
+const SHORT_ROWS = { heading: 13.6, note: 15.8, facts: [17.7, 19.5] } as const;
+
+/** Name, size, paper, page and correction; a name that is too long for it all is cut, the facts are not. */
+function factsOf(layout: SheetLayout, { pack, text, truth, words: say }: MarkedSheet, maxMm: number): string {
+  const { places, paper } = layout;
+  const first = places[0]!;
   const size = pack.prints[first.print]!;
   const facts = [
-    names.join(', '),
-    ...(layout.places.length === 1
+    ...(places.length === 1
       ? [say.printOf(formatSize([size.widthMm, size.heightMm], text.unitSystem))]
-      : [say.prints(layout.places.length)]),
+      : [say.prints(places.length)]),
     paper.name,
     ...(pack.pages.length > 1 ? [say.pageOf(pack.pages.indexOf(layout) + 1, pack.pages.length)] : []),
-    ...(pack.copies > 1 && layout.places.length === 1 ? [say.nthCopyOf(first.copy + 1, pack.copies)] : []),
+    ...(pack.copies > 1 && places.length === 1 ? [say.nthCopyOf(first.copy + 1, pack.copies)] : []),
     ...corrected(truth, say),
   ].join(' · ');
-  return [
-    write(
-      tiled ? tileWords(first, say) : edgeWords(layout, text, say),
-      1,
-      3.4,
-      WORDS_MM,
-      strip.vertical ? lengthMm - 2 : BAR_MM,
-    ),
-    write(say.bar(BAR_MM, text.unitSystem), 1, 6.4, WORDS_MM, BAR_MM),
-    ...(text.mirrored
-      ? [
-          write(say.mirrored.heading, WORDS_START_MM, 6.9, largeMm, spareMm, { bold: true, mirrored: true }),
-          write(say.mirrored.note, WORDS_START_MM, 9.6, SMALL_MM, spareMm),
-        ]
-      : [
-          write(say.unmirrored.heading, WORDS_START_MM, 6.9, largeMm, spareMm, { bold: true }),
-          write(say.unmirrored.note, WORDS_START_MM, 9.6, SMALL_MM, spareMm),
-        ]),
-    write(facts, WORDS_START_MM, 11.8, SMALL_MM, spareMm - (tiled ? MAP_MM + 2 : 0)),
-    ...(tiled ? mapMarks(layout, pack) : []),
-  ];
+  const names = [...new Set(places.map((place) => text.prints[place.print]!.name))].join(', ');
+  // Breaking loses some of each line.
+  return withName(names, facts, maxMm * 0.85);
+}
+
+/** A name before facts: cut where there is no room for all of it, and left out where there is none. */
+function withName(whole: string, facts: string, maxMm: number): string {
+  const left = maxMm - wordsMm(` · ${facts}`, SMALL_MM);
+  if (wordsMm(whole, SMALL_MM) <= left) return `${whole} · ${facts}`;
+  let name = whole;
+  while (name.length > 0 && wordsMm(`${name}…`, SMALL_MM) > left) name = name.slice(0, -1).trimEnd();
+  return name.length > 1 ? `${name}… · ${facts}` : facts;
 }
 
 const isTile = ({ tile, print }: PlacedPrint, pack: SheetPack): boolean =>

@@ -20,10 +20,10 @@ import {
 } from './papers';
 import {
   MARK_ROOM_MM,
-  STRIP_MM,
   nestedPage,
   pageWith,
   rasterSize,
+  stripMm,
   stripSide,
   type SheetLayout,
   type SheetPack,
@@ -162,5 +162,5 @@ const nestRoom = (printable: RectMm): RectMm => ({
   xMm: printable.xMm + MARK_ROOM_MM,
   yMm: printable.yMm + MARK_ROOM_MM,
   widthMm: printable.widthMm - 2 * MARK_ROOM_MM,
-  heightMm: printable.heightMm - STRIP_MM - 2 * MARK_ROOM_MM,
+  heightMm: printable.heightMm - stripMm(printable.widthMm) - 2 * MARK_ROOM_MM,
 });

@@ -12,7 +12,10 @@ import { centreMarks, marksOutside, trimCorners } from './outside-marks';
 import { turnedSize, type Frame } from './papers';
 import type { NestedItem } from './nest';
 
-export const STRIP_MM = 12;
+/** Height of the strip; on a short page its words take more lines. */
+const STRIP_MM = { long: 12, short: 20 } as const;
+export const LONG_STRIP_MM = 185;
+export const stripMm = (lengthMm: number): number => (lengthMm >= LONG_STRIP_MM ? STRIP_MM.long : STRIP_MM.short);
 /** Room kept round a tile so that its join marks can be seen. */
 export const MARK_ROOM_MM = 2;
 export const PRINT_PPI = 300;
@@ -85,8 +88,8 @@ export function stripSide(print: SizeMm, printable: SizeMm): 'below' | 'beside' 
   const spareX = printable.widthMm - print.widthMm;
   const spareY = printable.heightMm - print.heightMm;
   if (spareX < 0 || spareY < 0) return null;
-  if (spareY >= STRIP_MM) return 'below';
-  return spareX >= STRIP_MM ? 'beside' : null;
+  if (spareY >= stripMm(printable.widthMm)) return 'below';
+  return spareX >= stripMm(printable.heightMm) ? 'beside' : null;
 }
 
 const WHOLE_TILE = { index: 0, column: 0, row: 0, joinXMm: null, joinYMm: null } as const;
@@ -110,8 +113,8 @@ export function pageWith(item: PageItem, frame: Frame): SheetLayout {
   const size = item.turned ? turnedSize(item.size) : item.size;
   const below = stripSide(size, printable) !== 'beside';
   const room = {
-    widthMm: printable.widthMm - (below ? 0 : STRIP_MM),
-    heightMm: printable.heightMm - (below ? STRIP_MM : 0),
+    widthMm: printable.widthMm - (below ? 0 : stripMm(printable.heightMm)),
+    heightMm: printable.heightMm - (below ? stripMm(printable.widthMm) : 0),
   };
   const place: RectMm = {
     xMm: printable.xMm + (room.widthMm - size.widthMm) / 2,
@@ -155,17 +158,18 @@ export const nestedPage = (
 
 function sheetWith(places: readonly PlacedPrint[], frame: Frame, below: boolean): SheetLayout {
   const { printable } = frame;
+  const thickMm = stripMm(below ? printable.widthMm : printable.heightMm);
   const strip: RectMm = below
     ? {
         xMm: printable.xMm,
-        yMm: printable.yMm + printable.heightMm - STRIP_MM,
+        yMm: printable.yMm + printable.heightMm - thickMm,
         widthMm: printable.widthMm,
-        heightMm: STRIP_MM,
+        heightMm: thickMm,
       }
     : {
-        xMm: printable.xMm + printable.widthMm - STRIP_MM,
+        xMm: printable.xMm + printable.widthMm - thickMm,
         yMm: printable.yMm,
-        widthMm: STRIP_MM,
+        widthMm: thickMm,
         heightMm: printable.heightMm,
       };
   return {
@@ -207,13 +211,14 @@ export const rasterSize = (print: SizeMm): SizePx => ({
   heightPx: Math.max(1, Math.round((print.heightMm / MM_PER_INCH) * PRINT_PPI)),
 });
 
-const BAR_INSET_MM = 3;
+/** Where the bar lies in the strip, from the strip's inner side. */
+export const BAR_AT_MM = 10.4;
 
 function checkBar(strip: RectMm, vertical: boolean): Line {
   if (vertical) {
-    const x = strip.xMm + strip.widthMm - BAR_INSET_MM;
+    const x = strip.xMm + BAR_AT_MM;
     return { x1: x, y1: strip.yMm + 1, x2: x, y2: strip.yMm + 1 + BAR_MM };
   }
-  const y = strip.yMm + strip.heightMm - BAR_INSET_MM;
+  const y = strip.yMm + BAR_AT_MM;
   return { x1: strip.xMm + 1, y1: y, x2: strip.xMm + 1 + BAR_MM, y2: y };
 }

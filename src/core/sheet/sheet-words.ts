@@ -16,7 +16,7 @@ export interface SheetWords {
   /** Large on the sheet, and what explains it. */
   mirrored: { heading: string; note: string };
   unmirrored: { heading: string; note: string };
-  bar: (barMm: number, system: UnitSystem) => string;
+  bar: (system: UnitSystem) => string;
   /** At the corner marks. */
   trim: string;
   edges: Readonly<Record<PrintEdge, string>>;
@@ -35,7 +35,7 @@ export interface SheetWords {
     tile: { row: number; column: number } | null;
     copy: number | null;
   }) => string;
-  calibration: { title: (paper: string) => string; lines: readonly string[] };
+  calibration: { title: (paper: string) => string; lines: (system: UnitSystem) => readonly string[] };
   cutLines: (name: string) => string;
   placement: (name: string) => string;
   placementFullSize: (name: string) => string;

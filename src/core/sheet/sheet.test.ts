@@ -17,13 +17,15 @@ import {
   type Orientation,
   type PaperId,
 } from './index';
-import { resolveBlank } from '@/core/shape';
+import { resolveBlank, type RectMm } from '@/core/shape';
+import { wordsMm } from './wrap-words';
 import { writeSheetPdf, type SheetImages } from './pdf';
-import type { SheetText } from './marks';
+import { sheetMarks, type SheetText } from './marks';
 import { TRUE_PRINTER, printerScale, type PrinterTruth } from '@/core/at-hand';
 import { SHEET_WORDS } from '@/words/sheet';
 
 const OWN = { widthMm: 330, heightMm: 480 };
+const SMALL = { widthMm: 148, heightMm: 105 };
 const pack = (
   print: { widthMm: number; heightMm: number },
   paper: PaperId,
@@ -51,6 +53,11 @@ const text = (patch: Partial<SheetText> = {}): SheetText => ({
 const inWords = (of: SheetText, truth: PrinterTruth = TRUE_PRINTER) => ({ text: of, truth, words: SHEET_WORDS });
 const whole = (jpeg: Uint8Array, heightPx: number): SheetImages => [[[{ jpeg, top: 0, rows: heightPx }]]];
 
+const overlap = (one: RectMm, other: RectMm): boolean =>
+  one.xMm < other.xMm + other.widthMm - 0.05 &&
+  other.xMm < one.xMm + one.widthMm - 0.05 &&
+  one.yMm < other.yMm + other.heightMm - 0.05 &&
+  other.yMm < one.yMm + one.heightMm - 0.05;
 const length = ({ x1, y1, x2, y2 }: Line) => Math.hypot(x2 - x1, y2 - y1);
 
 describe('laying a print out on a page', () => {
@@ -458,6 +465,69 @@ describe('the PDF, read by poppler', () => {
     const columns = Array.from({ length: 140 }, (_, i) => i / 10).filter((mm) => dark(mm, 60));
     for (const frame of [2, 3, 5, 8, 12]) expect(columns.some((mm) => Math.abs(mm - frame) < 0.25)).toBe(true);
   });
+
+  it.each([
+    ['one page', { widthMm: 150, heightMm: 100 }, 'a4', 'auto', 1],
+    ['beside its print', { widthMm: 190, heightMm: 255 }, 'a4', 'landscape', 1],
+    ['six pages', { widthMm: 400, heightMm: 500 }, 'letter', 'auto', 1],
+    ['nine pages, landscape', { widthMm: 700, heightMm: 400 }, 'a4', 'landscape', 1],
+    ['legal', { widthMm: 200, heightMm: 320 }, 'legal', 'auto', 1],
+    ['tabloid', { widthMm: 270, heightMm: 400 }, 'tabloid', 'auto', 1],
+    ['copies', { widthMm: 60, heightMm: 40 }, 'a4', 'auto', 5],
+    ['a small paper of one’s own', { widthMm: 90, heightMm: 60 }, 'custom', 'auto', 1],
+    ['tiles on a small paper', { widthMm: 220, heightMm: 120 }, 'custom', 'auto', 1],
+  ] as const)(
+    '%s: every sentence is read back whole, within the printable area, clear of prints and bar',
+    async (name, print, paper, way, copies) => {
+      for (const mirrored of [true, false])
+        for (const unitSystem of ['metric', 'inch'] as const) {
+          const made = layoutPack(
+            [print],
+            { paper: paperOf(paper, SMALL), orientation: way, overlapMm: 10, marginMm: 5 },
+            copies,
+          );
+          if (!made.ok) throw new Error(`${name}: ${made.error.code}`);
+          const say = inWords(
+            text({
+              mirrored,
+              unitSystem,
+              prints: [
+                {
+                  name: 'The departures board of Wrenfold Halt, for the waiting room',
+                  cut: null,
+                  folds: [],
+                  edge: 'cut',
+                },
+              ],
+            }),
+            { acrossMm: 99.2, alongMm: 100.7, marginMm: null },
+          );
+          const file = join(folder, 'sentences.pdf');
+          const images: SheetImages = made.value.pages.map(({ places }) => places.map(() => []));
+          writeFileSync(file, await writeSheetPdf(made.value, images, say));
+          const plain = (words: string) => words.replaceAll(/\s+/g, '').replaceAll('…', '');
+          const read = plain(execFileSync('pdftotext', ['-raw', file, '-'], { encoding: 'utf8' }));
+          for (const layout of made.value.pages) {
+            const marks = sheetMarks(layout, { pack: made.value, ...say });
+            for (const mark of marks) {
+              if (mark.kind !== 'words') continue;
+              expect(mark.sizeMm).toBeGreaterThanOrEqual(2);
+              expect(read).toContain(plain(mark.words));
+              const length = Math.min(mark.maxMm, wordsMm(mark.words, mark.sizeMm, mark.bold));
+              const box = mark.turned
+                ? { xMm: mark.at.xMm - 0.25 * mark.sizeMm, yMm: mark.at.yMm, widthMm: mark.sizeMm, heightMm: length }
+                : { xMm: mark.at.xMm, yMm: mark.at.yMm - 0.75 * mark.sizeMm, widthMm: length, heightMm: mark.sizeMm };
+              const { printable } = layout;
+              expect(box.xMm).toBeGreaterThan(printable.xMm - 0.1);
+              expect(box.yMm).toBeGreaterThan(printable.yMm - 0.1);
+              expect(box.xMm + box.widthMm).toBeLessThan(printable.xMm + printable.widthMm + 0.3);
+              expect(box.yMm + box.heightMm).toBeLessThan(printable.yMm + printable.heightMm + 0.3);
+              for (const { place } of layout.places) expect(overlap(box, place)).toBe(false);
+            }
+          }
+        }
+    },
+  );
 
   it('carries its title, asks not to be scaled, and is the same each time', async () => {
     const [first, second] = [

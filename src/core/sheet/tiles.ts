@@ -7,7 +7,7 @@ import { MM_PER_INCH } from '@/core/measure';
 import type { RectMm, SizeMm } from '@/core/shape';
 import { fail, ok, type Result } from '@/core/shared';
 import type { Frame } from './papers';
-import { MARK_ROOM_MM, PRINT_PPI, STRIP_MM, pageWith, type SheetLayout, type Tile } from './sheet-page';
+import { MARK_ROOM_MM, PRINT_PPI, pageWith, stripMm, type SheetLayout, type Tile } from './sheet-page';
 
 export const MOST_PAGES = 100;
 /** A tile smaller than this is not worth a page. */
@@ -43,7 +43,7 @@ export function tilesOf(
   const { page, printable } = frame;
   const room = {
     widthMm: printable.widthMm - 2 * MARK_ROOM_MM,
-    heightMm: printable.heightMm - STRIP_MM - 2 * MARK_ROOM_MM,
+    heightMm: printable.heightMm - stripMm(printable.widthMm) - 2 * MARK_ROOM_MM,
   };
   if (
     room.widthMm - overlapMm < LEAST_TILE_MM ||

@@ -1,5 +1,5 @@
 import { ITEM_BOUNDS, type StashItem } from '@/records';
-import { FigureField } from '@/ui';
+import { FigureField, FilmField } from '@/ui';
 import { upperFirst } from '@/words';
 
 type LabelValues = StashItem['label'];
@@ -23,7 +23,7 @@ export function LabelFields({
   });
   return (
     <>
-      <FigureField {...field('filmUm', 'wet film')} unit="µm" whole testId="label-film" />
+      <FilmField {...field('filmUm', 'wet film')} testId="label-film" />
       <FigureField {...field('waitHours', 'wait')} unit="h" testId="label-wait" />
       <FigureField {...field('openMinutes', 'open for')} unit="min" />
     </>

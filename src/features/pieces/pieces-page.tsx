@@ -77,8 +77,8 @@ export function PiecesPage() {
         </ul>
       )}
       <p className={css.scale}>
-        <span style={{ width: 100 * pxPerMm }} /> {units.system === 'inch' ? '100 mm (3.94 in)' : '10 cm'}: all pieces
-        at one scale
+        <span style={{ width: (units.system === 'inch' ? 101.6 : 100) * pxPerMm }} />{' '}
+        {units.system === 'inch' ? '4 in' : '10 cm'}: all pieces at one scale
       </p>
       {unplanned.map((piece) => (
         <p key={piece.id} role="alert" className={css.none}>

@@ -2,6 +2,7 @@ import { Table, TableBody, TableCell, TableHead, TableRow } from '@mui/material'
 import { drawnFrom, leftOf } from '@/storage';
 import type { Piece, StashItem } from '@/records';
 import { useUnits, dated, TextButton, noonOf } from '@/ui';
+import type { Wording } from '@/words';
 import css from './stash.module.css';
 
 type Users = readonly Pick<Piece, 'id' | 'name' | 'work'>[];
@@ -35,7 +36,7 @@ export function ItemTable({
           const left = leftOf(item, users);
           const full = item.size ?? item.amount;
           const label = [
-            item.label.filmUm !== null && `${item.label.filmUm} µm`,
+            item.label.filmUm !== null && units.film(item.label.filmUm),
             item.label.waitHours !== null && `wait ${item.label.waitHours} h`,
             item.label.openMinutes !== null && `open ${item.label.openMinutes} min`,
             item.limitC !== null && `up to ${units.temperature(item.limitC)}`,
@@ -57,7 +58,7 @@ export function ItemTable({
               <TableCell>
                 {item.price === null ? '' : item.price.toFixed(2)}
                 {item.price !== null && item.size !== null && item.unit === 'ml' && (
-                  <span className={css.of}> {((item.price / item.size) * 100).toFixed(2)} for 100 ml</span>
+                  <span className={css.of}> {priceOf(item.price / item.size, units)}</span>
                 )}
               </TableCell>
               <TableCell>{item.openedOn ? dated(noonOf(item.openedOn), 'd MMM yyyy') : ''}</TableCell>
@@ -74,3 +75,9 @@ export function ItemTable({
     </Table>
   );
 }
+
+/** By a measure that people compare by. */
+const priceOf = (perMl: number, { system, volume }: Wording): string => {
+  const ml = system === 'inch' ? 118.294 : 100;
+  return `${(perMl * ml).toFixed(2)} for ${volume(ml)}`;
+};

@@ -40,7 +40,7 @@ const proof = () =>
     mirroredRight: yesOrNo(),
     across: maybe(figure(0.5, 2)),
     along: maybe(figure(0.5, 2)),
-    sizeUnread: maybe(oneOf('not-flat', 'no-edges')),
+    sizeUnread: maybe(oneOf('not-flat', 'no-edges', 'unclear')),
     page: whole(0, 1000),
     darknessKept: figure(0, 5),
     reasons: list(oneOf('mirrored', 'scale-across', 'scale-along', 'cut-off', 'pale', 'cast'), 8),

@@ -7,14 +7,14 @@ interface PrintWords extends Named {
 
 export const PRINT_WORDS: Readonly<Record<PrintId, PrintWords>> = {
   'laser-plain': {
-    name: 'Laser or toner copy on plain paper, 75–80 g/m²',
-    inText: 'laser or toner copy on plain paper, 75–80 g/m²',
+    name: 'Laser or toner copy on plain copy paper',
+    inText: 'laser or toner copy on plain copy paper',
     note: 'The standard. A copy shop’s self-serve machine is toner; most home printers are inkjet.',
   },
   'laser-heavy': {
-    name: 'Laser or toner on 90–120 g/m² paper',
-    inText: 'laser or toner on 90–120 g/m² paper',
-    note: 'Works, slowly: every 15 g/m² more costs about one more pass of rubbing.',
+    name: 'Laser or toner on heavier paper',
+    inText: 'laser or toner on heavier paper',
+    note: 'Works, slowly: a heavier sheet than copy paper costs two more passes of rubbing.',
   },
   'inkjet-plain': {
     name: 'Inkjet on plain paper',
@@ -22,8 +22,8 @@ export const PRINT_WORDS: Readonly<Record<PrintId, PrintWords>> = {
     note: 'The dye dissolves in water: it bleeds in the wet binder. A toner copy of it works; heat-setting is the rescue.',
   },
   'inkjet-heat-set': {
-    name: 'Inkjet, heat-set about 20 min at 95 °C',
-    inText: 'inkjet, heat-set about 20 min at 95 °C',
+    name: 'Inkjet, set with heat in the oven',
+    inText: 'inkjet, set with heat in the oven',
     note: 'Heat-set dye holds better but can still bleed, and lands paler. Try a swatch first.',
   },
   'laser-card': {

@@ -195,7 +195,7 @@ describe('marks and templates', () => {
       words('inch', 'cut')
         .map((mark) => mark.words)
         .join(' '),
-    ).toContain('This bar measures 3.94 in');
+    ).toContain('This bar measures 4 in');
     expect(
       words('metric', 'fade', false)
         .map((mark) => mark.words)

@@ -23,6 +23,7 @@ import {
   TemperatureField,
   WETNESS_WORDS,
   WetnessMark,
+  clockTime,
   afterTime,
   span,
   useUnits,
@@ -86,7 +87,10 @@ export function CureStation() {
       if (wait.likelyHours > 0)
         reasons.push({ figure: formatDuration(wait.likelyHours), text: FIXED_REASONS[wait.rule] });
     } else if (wait.rule === 'open') {
-      reasons.push({ figure: formatDuration(wait.baseHours.max), text: 'for paint in open air at 21 °C and 50 %' });
+      reasons.push({
+        figure: formatDuration(wait.baseHours.max),
+        text: `for paint in open air at ${units.temperature(21)} and 50 %`,
+      });
       reasons.push({ figure: `× ${wait.factor.total.toFixed(2)}`, text: 'this room' });
     } else if (wait.rule === 'oven')
       reasons.push({
@@ -103,14 +107,16 @@ export function CureStation() {
     else {
       reasons.push({
         figure: min === max ? formatDuration(max) : `${min}–${max} h`,
-        text: `${BINDER_WORDS[plan.method.binder.id].inText} at 21 °C and 50 %`,
+        text: `${BINDER_WORDS[plan.method.binder.id].inText} at ${units.temperature(21)} and 50 %`,
       });
       const deficit = vapourPressureDeficitKpa(plan.lay.room);
       reasons.push({
         figure: `× ${wait.factor.room > 99 ? '∞' : wait.factor.room.toFixed(2)}`,
         text: wait.changing
           ? 'the room hour by hour, on average over the likely wait'
-          : `this room: its air can take up ${deficit.toFixed(2)} kPa of water, against 1.24 kPa`,
+          : units.system === 'inch'
+            ? `this room’s air, against ${units.temperature(21)} and 50 %`
+            : `this room: its air can take up ${deficit.toFixed(2)} kPa of water, against 1.24 kPa`,
       });
       reasons.push({
         figure: `× ${wait.factor.surface.toFixed(2)}`,
@@ -264,12 +270,15 @@ export function CureStation() {
     if (wait.safeHours === 0) return 'No waiting: go on at once.';
     if (plan.cure.kind === 'soak') return soakAnswer(wait.likelyHours);
     if (plan.cure.kind === 'window') return windowAnswer(wait.earliestHours, wait.safeHours);
+    // In damp air the model knows only the least.
+    const least = damp && coated ? 'at least ' : '';
     if (!times)
-      return `Wait ${formatDuration(wait.likelyHours)} after laying${wait.safeHours > wait.likelyHours ? `, ${formatDuration(wait.safeHours)} to be safe` : ''}.`;
+      return `Wait ${least}${formatDuration(wait.likelyHours)} after laying${wait.safeHours > wait.likelyHours ? `, ${formatDuration(wait.safeHours)} to be safe` : ''}.`;
     if (now >= times.safeAt) return 'The full time is over: rub.';
     if (now >= times.likelyAt) return 'Start rubbing now, if the sign is right.';
-    const lead = damp ? `The air is above ${DAMPEST_PERCENT} %: ` : '';
-    return `${lead}${lead ? 's' : 'S'}tart rubbing ${afterTime(times.likelyAt, now)}, ${span(times.likelyAt - now)}.`;
+    if (least)
+      return `The air is above ${DAMPEST_PERCENT} %: it takes at least until ${clockTime(times.likelyAt, now)}.`;
+    return `Start rubbing ${afterTime(times.likelyAt, now)}, ${span(times.likelyAt - now)}.`;
   }
 }
 

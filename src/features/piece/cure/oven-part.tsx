@@ -27,7 +27,11 @@ export function OvenPart() {
               >
                 {units.temperature(cycle.temperatureC)}, {cycle.heatMinutes + cycle.restMinutes} min
               </button>
-              <span>{refusal === null ? OVEN_WORDS[cycle.id].how : OVEN_REFUSALS[refusal]}</span>
+              <span>
+                {refusal === null
+                  ? OVEN_WORDS[cycle.id](units.temperature(cycle.temperatureC))
+                  : OVEN_REFUSALS[refusal]}
+              </span>
             </li>
           ))}
         </ul>

@@ -9,7 +9,7 @@ import {
   Because,
   ChoiceField,
   Fields,
-  FigureField,
+  FilmField,
   LengthField,
   NextRow,
   Note,
@@ -63,14 +63,14 @@ export function LayStation() {
         text: `${face.face === 'paper' ? 'of paper' : binder.wholeSurface ? 'of surface, the whole face' : `of surface, ${units.length(lay.extendMm)} past the print`}: ${units.volume(face.volumeMl)}`,
       });
     reasons.push({
-      figure: `${Math.round(planned.filmUm)} µm`,
+      figure: units.film(planned.filmUm),
       text: 'wet film on each face',
       overruled: lay.filmUm !== null,
     });
     if (planned.coat.bed)
       reasons.push({
         figure: units.volume(planned.coat.bed.volumeMl),
-        text: `first coat of ${planned.coat.bed.filmUm} µm, dried before the print`,
+        text: `first coat of ${units.film(planned.coat.bed.filmUm)}, dried before the print`,
       });
     if (plan.surface.ground && planned.coat.faces.some(({ face }) => face === 'surface'))
       reasons.push({
@@ -173,18 +173,16 @@ export function LayStation() {
                 onCommit={(value) => value !== null && change('lay', { extendMm: value }, 'coat past the print')}
               />
             )}
-            <FigureField
+            <FilmField
               label="Wet film, each face"
               value={lay.filmUm}
-              unit="µm"
-              whole
               min={20}
               max={2000}
-              computed={`${nominalFilmUm(binder)} µm`}
+              computed={units.film(nominalFilmUm(binder))}
               onCommit={(filmUm) => change('lay', { filmUm }, 'wet film')}
               hint={
                 lay.filmUm !== null
-                  ? `Fobbet says ${nominalFilmUm(binder)} µm; clear to go back`
+                  ? `Fobbet says ${units.film(nominalFilmUm(binder))}; clear to go back`
                   : 'from the label, if it says so'
               }
               testId="film"

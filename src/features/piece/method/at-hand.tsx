@@ -3,7 +3,7 @@ import { PRINTS, type BinderId } from '@/core/craft';
 import type { PrinterAtHand } from '@/core/at-hand';
 import { ITEM_BOUNDS, itemsOf, newItem, type StashItem } from '@/records';
 import { LabelFields, useStash } from '@/features/at-hand';
-import { useClock, ChoiceField, Fields, Note, PriceField, TickRow, VolumeField, Wide } from '@/ui';
+import { useClock, ChoiceField, Fields, Note, PriceField, TickRow, VolumeField, Wide, useUnits } from '@/ui';
 import { BINDER_WORDS, PRINT_WORDS } from '@/words';
 
 const PRINTERS: { id: PrinterAtHand; name: string }[] = [
@@ -65,6 +65,7 @@ export function BottleFields({
   binder: BinderId;
   usual: { filmUm: string; waitHours: string; openMinutes: string };
 }) {
+  const units = useUnits();
   const { stash, change } = useStash();
   const clock = useClock();
   const note =
@@ -99,7 +100,8 @@ export function BottleFields({
       />
       <Wide>
         <Note>
-          From your bottle, at 21 °C and 50 %. It overrules Fobbet’s figures in all your pieces; empty it to go back.
+          From your bottle, at {units.temperature(21)} and 50 %. It overrules Fobbet’s figures in all your pieces; empty
+          it to go back.
         </Note>
       </Wide>
     </Fields>

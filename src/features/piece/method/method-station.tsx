@@ -54,6 +54,7 @@ import {
   refusalWords,
   stepTime,
   stepTitle,
+  type Wording,
 } from '@/words';
 
 const WHITES = [
@@ -77,6 +78,7 @@ const STAGES: { id: RenderStage; name: string }[] = [
 ];
 
 export function MethodStation() {
+  const units = useUnits();
   const { piece, plan, change, changeAll, side } = useOpenPiece();
   const [board, setBoard] = useState(false);
   const [stage, setStage] = useState<RenderStage>('matte');
@@ -216,7 +218,7 @@ export function MethodStation() {
       )}
       {chosen && chosen.binder.wet && (
         <Part title={`On the label of your ${BINDER_WORDS[chosen.binder.id].inText}`}>
-          <BottleFields binder={chosen.binder.id} usual={usualOf(chosen)} />
+          <BottleFields binder={chosen.binder.id} usual={usualOf(chosen, units)} />
         </Part>
       )}
       {steps.length > 0 && (
@@ -286,11 +288,11 @@ const pointsShown = (points: number): string => {
 };
 
 /** The record's own figures, shown where the label's are not typed. */
-function usualOf({ binder }: Candidate): { filmUm: string; waitHours: string; openMinutes: string } {
+function usualOf({ binder }: Candidate, units: Wording): { filmUm: string; waitHours: string; openMinutes: string } {
   const record = binderById(binder.id);
   const { min, max } = record.waitHours;
   return {
-    filmUm: `${nominalFilmUm(record)} µm`,
+    filmUm: units.film(nominalFilmUm(record)),
     waitHours: min === max ? `${max} h` : `${min}–${max} h`,
     openMinutes: `${record.openMinutes} min`,
   };

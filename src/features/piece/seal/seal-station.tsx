@@ -62,7 +62,7 @@ export function SealStation() {
       reasons.push({ figure: 'gloss', text: 'clears the paper that the peel leaves; two coats of it' });
     reasons.push({
       figure: units.volume(planned.volumeMlPerCoat),
-      text: `each coat, ${planned.sealer.filmUm} µm wet; a litre covers ${planned.bottleCoversM2.toFixed(0)} m²`,
+      text: `each coat, ${units.film(planned.sealer.filmUm)} wet; ${units.coverage(planned.bottleCoversM2)}`,
     });
     reasons.push({
       figure: `${planned.coats} ${planned.coats === 1 ? 'coat' : 'coats'}`,

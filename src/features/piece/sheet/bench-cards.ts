@@ -32,7 +32,11 @@ function printCards(
   const how = mirrored ? 'toner, mirrored: lettering must read backwards' : 'paper, the right way round';
   return [
     card('print', `Print ${what} at 100 %, on ${how}.`, counted(pages, 'page', 'pages')),
-    card('measure', 'Measure the 100 mm bar, and the print across. If either is off, don’t lay it.', size),
+    card(
+      'measure',
+      `Measure the ${units.system === 'inch' ? '4 in' : '100 mm'} bar, and the print across. If either is off, don’t lay it.`,
+      size,
+    ),
     card('trim', 'Trim along the cut line with knife and metal ruler, so that no white rim is left.'),
   ];
 }

@@ -3,7 +3,7 @@ import { Button, LinearProgress } from '@mui/material';
 import { motifKey } from '@/core/stations';
 import type { EdgeWay, PartsWay, PrintForm, SidesWay } from '@/core/sheet';
 import { useSheetJob } from '@/features/sheets';
-import { ChoiceField, Fields, LengthField, NextRow, Note, Part, Wide } from '@/ui';
+import { ChoiceField, Fields, LengthField, NextRow, Note, Part, Wide, useUnits } from '@/ui';
 import { findMotif } from '@/workers/analysis/client';
 import { useOpenPiece } from '../piece-context';
 import { ColourField } from '../surface/colour-field';
@@ -31,6 +31,7 @@ const PARTS_WORDS: Readonly<Record<PartsWay, string>> = {
 
 /** How the print is formed: over gaps, round sides, at its seam and at its edge. */
 export function FormPart() {
+  const units = useUnits();
   const { piece, plan, change } = useOpenPiece();
   const { form } = piece.sheet;
   const { shape } = piece.surface;
@@ -138,7 +139,7 @@ export function FormPart() {
       {bend && (
         <Note>
           Bent to the vessel’s side: {Math.round((bend.angleRad * 180) / Math.PI)}° of a ring of{' '}
-          {Math.round(bend.outerRadiusMm)} mm. Level lines of the picture land level, upright ones straight down the
+          {units.length(bend.outerRadiusMm)}. Level lines of the picture land level, upright ones straight down the
           side.
         </Note>
       )}

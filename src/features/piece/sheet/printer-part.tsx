@@ -2,9 +2,10 @@
 import { Button } from '@mui/material';
 import { FileDown } from 'lucide-react';
 import { printerScale } from '@/core/at-hand';
-import type { Paper } from '@/core/sheet';
+import { UNPRINTABLE_MM, type Paper } from '@/core/sheet';
+import { BarField } from './bar-field';
 import { useStash } from '@/features/at-hand';
-import { Fields, LengthField, NextRow, Note, Part, useClock } from '@/ui';
+import { Fields, LengthField, NextRow, Note, Part, useClock, useUnits } from '@/ui';
 import { saveFile } from '@/features/sheets/save-file';
 import { SHEET_WORDS } from '@/words/sheet';
 
@@ -14,13 +15,14 @@ const percent = (scale: number): string => `${((1 / scale) * 100).toFixed(2)} %`
 export function PrinterPart({ paper }: { paper: Paper }) {
   const { stash, change } = useStash();
   const clock = useClock();
+  const units = useUnits();
   const { truth } = stash;
   const { across, along } = printerScale(truth);
   const set = (patch: Partial<typeof truth>) => change({ truth: { ...truth, ...patch } });
   const make = async () => {
     // The PDF writer is loaded when a file is made.
     const { writeCalibrationPdf } = await import('@/core/sheet/calibration');
-    const pdf = await writeCalibrationPdf(paper, new Date(clock()), SHEET_WORDS.calibration);
+    const pdf = await writeCalibrationPdf(paper, new Date(clock()), SHEET_WORDS.calibration, units.system);
     saveFile(new Blob([new Uint8Array(pdf)], { type: 'application/pdf' }), 'printer-calibration.pdf');
   };
   return (
@@ -42,8 +44,7 @@ export function PrinterPart({ paper }: { paper: Paper }) {
         </Button>
       </NextRow>
       <Fields>
-        <LengthField
-          small
+        <BarField
           label="Bar across measures"
           value={truth.acrossMm}
           minMm={90}
@@ -52,8 +53,7 @@ export function PrinterPart({ paper }: { paper: Paper }) {
           onCommit={(acrossMm) => set({ acrossMm })}
           testId="bar-across"
         />
-        <LengthField
-          small
+        <BarField
           label="Bar along measures"
           value={truth.alongMm}
           minMm={90}
@@ -69,7 +69,7 @@ export function PrinterPart({ paper }: { paper: Paper }) {
           maxMm={30}
           clearable
           onCommit={(marginMm) => set({ marginMm })}
-          hint="empty: 5 mm"
+          hint={`empty: ${units.length(UNPRINTABLE_MM)}`}
           testId="printer-margin"
         />
       </Fields>

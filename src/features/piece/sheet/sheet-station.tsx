@@ -38,7 +38,7 @@ import { ProofPart } from './proof-part';
 import { ShopPart } from './shop-part';
 import { useSheet } from './use-sheet';
 import { StationCautions, StationTools } from '../station-cautions';
-import { BAR_MM } from '@/core/at-hand';
+import { BarField } from './bar-field';
 
 /** Less than a crumb. */
 const NOTHING_MM2 = 1;
@@ -249,9 +249,8 @@ export function SheetStation() {
       {pack && (
         <Part title="Check the print">
           <Fields>
-            <LengthField
-              small
-              label={`The ${BAR_MM} mm bar measures`}
+            <BarField
+              label={`The ${units.system === 'inch' ? '4 in' : '100 mm'} bar measures`}
               value={sheet.barMeasuredMm}
               minMm={50}
               maxMm={150}
@@ -264,7 +263,7 @@ export function SheetStation() {
                 )
               }
               testId="bar-measured"
-              hint={units.system === 'inch' ? '3.94 in when right' : 'in mm; 100 when right'}
+              hint={units.system === 'inch' ? 'in inches; 4 when right' : 'in mm; 100 when right'}
             />
             <div>
               {sheet.printedAt === null ? (

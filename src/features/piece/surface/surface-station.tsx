@@ -211,7 +211,7 @@ export function SurfaceStation() {
         </Fields>
         <Note apart>
           {units.system === 'inch'
-            ? 'Type sizes as you read them: 11 3/4, 11.75", 1\' 2", or 30cm.'
+            ? 'Type sizes as you read them: 11 3/4, 11.75", or 1\' 2".'
             : 'Type sizes as you read them: 30, 30cm, 300 mm, or 11 3/4 in.'}
         </Note>
       </Part>
