@@ -1,7 +1,4 @@
-import { join } from 'node:path';
-import { mkdirSync } from 'node:fs';
 import { expect, test, type Page } from '@playwright/test';
-import sharp from 'sharp';
 import {
   DEMO_URL,
   answer,
@@ -13,17 +10,8 @@ import {
   storedPieces,
   typeInto,
 } from './support/page';
+import { drawing } from './support/pictures';
 import { drawPage, pageBoxMm } from './support/reading';
-
-async function drawing(name: string, body: string, width = 900, height = 600): Promise<string> {
-  const folder = join(process.cwd(), '.cache', 'pictures');
-  mkdirSync(folder, { recursive: true });
-  const file = join(folder, `${name}.png`);
-  await sharp(Buffer.from(`<svg xmlns="http://www.w3.org/2000/svg" width="${width}" height="${height}">${body}</svg>`))
-    .png()
-    .toFile(file);
-  return file;
-}
 
 /** A third white, the rest a mid tone with some structure. */
 const THIRD_WHITE =

@@ -50,3 +50,14 @@ export async function turnedPhoto(name: string, uprightWidth: number, uprightHei
     .toFile(file);
   return file;
 }
+
+/** A drawing as a PNG file. */
+export async function drawing(name: string, body: string, width = 900, height = 600): Promise<string> {
+  const folder = join(process.cwd(), '.cache', 'pictures');
+  mkdirSync(folder, { recursive: true });
+  const file = join(folder, `${name}.png`);
+  await sharp(Buffer.from(`<svg xmlns="http://www.w3.org/2000/svg" width="${width}" height="${height}">${body}</svg>`))
+    .png()
+    .toFile(file);
+  return file;
+}

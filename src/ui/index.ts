@@ -32,6 +32,7 @@ export { TickRow } from './tick-row';
 export { SelectField } from './select-field';
 export { DateField } from './date-field';
 export { LineField } from './line-field';
+export { HoldButton } from './hold-button';
 export { TypedField, type TypedFieldProps } from './typed-field';
 export { Plot } from './plot';
 export { TextButton } from './text-button';

@@ -15,6 +15,10 @@ const groundName = (surface: SurfaceId | null, unknown: string): string =>
 
 export function findingWords(fact: FindingFact): FindingWords {
   switch (fact.code) {
+    case 'cut-off-by-proportions':
+      return say('of it is cut off', ': the blank has other proportions. Turn the board, or choose the crop yourself.');
+    case 'cut-off-by-outline':
+      return say('of it is cut off', ' by the blank’s outline. Choose the crop so that what matters lies inside.');
     case 'white-stays':
       return say('is near white, and stays white', ': the binder is opaque.');
     case 'white-shows-as-wanted':
@@ -121,6 +125,8 @@ export function remedyWords(remedy: Remedy): string {
       return 'Make it black and white';
     case 'compensate':
       return 'Compensate for the ground';
+    case 'turn-board':
+      return 'Turn the board';
     case 'whole-crop':
       return 'Use the whole picture';
     case 'smaller-print':

@@ -22,6 +22,7 @@ export {
   toolList,
 } from './craft';
 export { careLabel } from './care-label';
+export { WAIT_WORDS, earlyWords } from './early';
 export { FAILURE_CODES, sentenceFor, type FailureCode } from './failures';
 export { findingFigure, findingWords, remedyWords } from './findings';
 export { layingWords } from './laying';

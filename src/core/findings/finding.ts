@@ -4,12 +4,22 @@ import type { Analysis } from '@/core/picture';
 import type { Job, JobPatch, PiecePlan } from '@/core/stations';
 
 export type FindingId =
-  'show-through' | 'dark' | 'faint' | 'contrast' | 'resolution' | 'sharpness' | 'overlook' | 'ghost' | 'ground-colour';
+  | 'cut-off'
+  | 'show-through'
+  | 'dark'
+  | 'faint'
+  | 'contrast'
+  | 'resolution'
+  | 'sharpness'
+  | 'overlook'
+  | 'ghost'
+  | 'ground-colour';
 
 /** What a finding says, with what its sentence needs. */
 export type FindingFact =
   | { code: 'white-stays' | 'white-shows-as-wanted' | 'white-shows-light-ground' }
   | { code: 'white-shows'; surface: SurfaceId | null }
+  | { code: 'cut-off-by-proportions' | 'cut-off-by-outline' }
   | { code: 'dark' | 'dark-still' }
   | { code: 'faint-on-white' | 'faint-vanishes' }
   | { code: 'contrast-clear' | 'contrast-flat' | 'contrast-spent' }
@@ -34,7 +44,7 @@ export type RemedyFact =
   | { id: 'opaque-binder'; binder: BinderId }
   | { id: 'gamma-up'; gamma: number }
   | { id: 'contrast'; contrast: number }
-  | { id: 'lower-lights' | 'grey' | 'compensate' | 'whole-crop' | 'smaller-print' }
+  | { id: 'turn-board' | 'lower-lights' | 'grey' | 'compensate' | 'whole-crop' | 'smaller-print' }
   | { id: 'turn-grain'; angleDeg: number };
 
 /** Clears a finding or goes as far as it can; after it the finding is worked out anew and says what remains. */

@@ -1,5 +1,6 @@
 /** What the pixels say of a piece, each with remedies at one press: one file a finding, one line here. */
 import { contrast } from './contrast';
+import { cutOff } from './cut-off';
 import { dark } from './dark';
 import { faint } from './faint';
 import type { Finder, Finding, FindingContext } from './finding';
@@ -14,6 +15,7 @@ export { isPlaced } from './finding';
 export type { Finding, FindingContext, FindingFact, FindingFigure, FindingId, Remedy } from './finding';
 
 const FINDERS: readonly Finder[] = [
+  cutOff,
   showThrough,
   dark,
   faint,

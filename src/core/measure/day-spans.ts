@@ -21,6 +21,8 @@ const SPAN = new RegExp(`^${TIME}\\s*(?:-|–|to|until)\\s*${TIME}$`, 'i');
 
 /** Earlier hours than this, typed without a zero before them, are asked about. */
 const FIRST_WAKING_HOUR = 5;
+/** Earlier hours than this that stand after later ones may be meant for the afternoon. */
+const LAST_MORNING_HOUR = 8;
 
 interface TypedTime {
   hour: number;
@@ -49,7 +51,7 @@ export function parseSpans(text: string, overMidnight = false): Result<DaySpan[]
       return fail('spans-backwards', `expected the end after the beginning, got "${part}"`, { values: { text: part } });
     const isSaid = from.isFull || from.half !== null || until?.half != null;
     const isNight = !isSaid && from.hour < FIRST_WAKING_HOUR;
-    const goesBack = !isSaid && span.fromMinute < (spans.at(-1)?.fromMinute ?? 0);
+    const goesBack = !isSaid && from.hour < LAST_MORNING_HOUR && span.fromMinute < (spans.at(-1)?.fromMinute ?? 0);
     if ((isNight || goesBack) && !overMidnight)
       return fail('spans-unclear', `expected morning or afternoon said, got "${part}"`, { values: { text: part } });
     spans.push(span);

@@ -2,6 +2,7 @@
 export { planPiece } from './plan-piece';
 export { missingAt, nextStep, stationStates } from './standing';
 export { runSteps, type RunStep } from './run-steps';
+export { pendingBefore, type Pending } from './pending';
 export { completeStep, revokeStep } from './complete';
 export { paceOf } from './pace';
 export { foresee, type Foreseen } from './foresee';

@@ -6,7 +6,18 @@ import type { Piece } from '@/records';
 import { stepTitle } from '@/words';
 import { NOW, PICTURE, readyPiece } from '@/testing/builders';
 import { WHOLE_RUNS, wholeRuns } from '@/testing/whole-runs';
-import { cautionsOf, completeStep, foresee, needOf, nextStep, planPiece, runSteps, stationStates } from './index';
+import {
+  cautionsOf,
+  completeStep,
+  foresee,
+  needOf,
+  nextStep,
+  paceOf,
+  pendingBefore,
+  planPiece,
+  runSteps,
+  stationStates,
+} from './index';
 import { NOTHING_SAID } from '@/core/at-hand';
 
 const plan = (job: Job, now = NOW) => planPiece(job, PICTURE, now);
@@ -341,5 +352,39 @@ describe('hands', () => {
     expect(after).toEqual(['mend-sand', 'mend-repaint', 'trace-l1', 'mend', 'seal-1', 'seal-2']);
     expect(stepOf(lettered, 'mend-repaint').waitHours).toBeGreaterThanOrEqual(0.5);
     expect(stepText({ kind: 'mend', part: 'finish' })).toBe('mend');
+  });
+});
+
+describe('what waits', () => {
+  const laid = (hoursAgo: number) => withPatch(named('Board'), { lay: { laidAt: NOW - hoursAgo * MS_PER_HOUR } });
+  const pending = (job: Job, id: string, now = NOW) => pendingBefore(steps(job), stepOf(job, id), plan(job, now), now);
+  it('a pass is not begun before the earliest time of what was laid, and says until when', () => {
+    const early = pending(laid(2), 'pass-1');
+    expect(early).toMatchObject({ kind: 'dry', before: { id: 'lay' } });
+    expect(early?.earliestAt).toBeGreaterThan(NOW);
+    expect(early?.likelyAt).toBeGreaterThan(early?.earliestAt ?? 0);
+    expect(pending(laid(11), 'pass-1')).toBeNull();
+    expect(pending(named('Board'), 'pass-1')).toMatchObject({ earliestAt: null, before: { id: 'lay' } });
+  });
+  it('a second pass waits for the first to dry; what leaves no wait behind holds nothing back', () => {
+    const rubbed = withPatch(laid(30), { rub: { done: [{ at: NOW - 60_000, minutes: 9 }] } });
+    expect(pending(rubbed, 'pass-2')).toMatchObject({ before: { id: 'pass-1' } });
+    expect(pending(rubbed, 'pass-2', NOW + 2 * MS_PER_HOUR)).toBeNull();
+    expect(pending(named('Canvas'), 'lay')).toBeNull();
+  });
+  it('a step begun early is recorded as early', () => {
+    const job = laid(2);
+    const patch = completeStep(job, stepOf(job, 'pass-1'), NOW, 9, [], true);
+    expect(applyPatch<Piece>(job, patch).work.done.at(-1)).toMatchObject({ step: 'pass-1', early: true });
+  });
+  it('somebody who taps through in seconds changes no later estimate', () => {
+    const tapped = steps(named('Board')).map(({ id, usualMinutes }) => ({
+      step: id,
+      at: NOW,
+      minutes: 1,
+      planned: Math.max(5, usualMinutes),
+      early: false,
+    }));
+    expect(paceOf(Array.from({ length: 10 }, () => ({ work: { done: tapped, draws: [] } })))).toEqual({});
   });
 });

@@ -167,7 +167,15 @@ describe('what would help', () => {
     const soft = late({ surface: { ...readyPiece().surface, kind: 'soft-wood', finish: 'bare' } });
     const other = readyPiece({ id: 'piece-2', name: 'Other' });
     const found = variants([soft, other], { hours: { ...freeHoursOf(EMPTY_AGENDA), days: { '2026-11-26': [] } } });
-    expect([...new Set(found.map(({ remedy }) => remedy.kind))]).toEqual(['binder', 'fan', 'fewer', 'today']);
+    expect([...new Set(found.map(({ remedy }) => remedy.kind))]).toEqual(['binder', 'fan', 'fewer', 'today', 'hours']);
+    // Two hours more on a day to come, beside what is free already.
+    for (const { remedy } of found)
+      if (remedy.kind === 'hours') {
+        expect(remedy.minutes).toBe(120);
+        remedy.spans.forEach(({ fromMinute }, index) =>
+          expect(fromMinute).toBeGreaterThanOrEqual(remedy.spans[index - 1]?.untilMinute ?? 0),
+        );
+      }
     const plain = finish(
       build([soft, other], { hours: { ...freeHoursOf(EMPTY_AGENDA), days: { '2026-11-26': [] } } }),
       soft.id,
@@ -184,7 +192,7 @@ describe('what would help', () => {
   it('offers no binder to what is laid, no fan where one blows, no day that is free already', () => {
     const laid = late({ lay: { ...readyPiece().lay, laidAt: NOW - HOUR }, cure: { ...readyPiece().cure, air: 'fan' } });
     const free = { ...freeHoursOf(EMPTY_AGENDA), days: { '2026-11-26': [{ fromMinute: 0, untilMinute: 1440 }] } };
-    expect(variants([laid], { hours: free })).toEqual([]);
+    expect(variants([laid], { hours: free }).filter(({ remedy }) => remedy.kind !== 'hours')).toEqual([]);
   });
 });
 

@@ -3,7 +3,8 @@
  * problem of its own, solved beside the present one, so that the new date it promises is one that holds.
  */
 import type { BinderId } from '@/core/craft';
-import type { DaySpan } from '@/core/measure';
+import { MOST_SPANS, type DaySpan } from '@/core/measure';
+import { MS_PER_DAY } from '@/core/shared';
 import { applyPatch, type Job, type JobPatch, type PictureFacts } from '@/core/stations';
 import { foresee, runSteps } from '@/core/plan';
 import type { AtHand } from '@/core/at-hand';
@@ -22,7 +23,9 @@ export type LateRemedy =
   | { kind: 'binder'; pieceId: string; binder: BinderId; patch: JobPatch }
   | { kind: 'fan'; patches: { pieceId: string; patch: JobPatch }[] }
   | { kind: 'fewer'; pieceId: string; name: string }
-  | { kind: 'today'; day: string; spans: DaySpan[] };
+  | { kind: 'today'; day: string; spans: DaySpan[] }
+  /** So many minutes more on a day to come; `spans` is the whole day with them. */
+  | { kind: 'hours'; day: string; spans: DaySpan[]; minutes: number };
 
 export interface RemedyVariant {
   remedy: LateRemedy;
@@ -92,7 +95,39 @@ export function remedyVariants({ jobs, late, atHand, build }: RemedyInput): Reme
         days: { ...build.hours.days, [today.day]: today.spans },
       }),
     );
+  for (const more of moreLater(build))
+    variants.push(
+      variant({ kind: 'hours', ...more }, all, {
+        ...build.hours,
+        days: { ...build.hours.days, [more.day]: more.spans },
+      }),
+    );
   return variants;
+}
+
+/** Two hours that a day of the coming week could give: first in the evening, then through the day. */
+const MORE_MINUTES = 120;
+const MORE_STARTS = [19, 17, 15, 13, 10].map((hour) => hour * 60);
+const DAYS_AHEAD = 6;
+
+function moreLater({ now, hours, timeZone }: Omit<BuildInput, 'pieces'>): {
+  day: string;
+  spans: DaySpan[];
+  minutes: number;
+}[] {
+  return Array.from({ length: DAYS_AHEAD }, (_, ahead) => dayOf(now + (ahead + 1) * MS_PER_DAY, timeZone)).flatMap(
+    (day) => {
+      const present = hours.days[day] ?? hours.weekly[weekdayOf(day)]!;
+      const start = MORE_STARTS.find((from) =>
+        present.every(({ fromMinute, untilMinute }) => untilMinute <= from || fromMinute >= from + MORE_MINUTES),
+      );
+      if (start === undefined || present.length >= MOST_SPANS) return [];
+      const spans = [...present, { fromMinute: start, untilMinute: start + MORE_MINUTES }].sort(
+        (a, b) => a.fromMinute - b.fromMinute,
+      );
+      return [{ day, spans, minutes: MORE_MINUTES }];
+    },
+  );
 }
 
 function quickerBinders(

@@ -38,6 +38,28 @@ export const MAX_PRINT_MM = 3000;
 
 const WAYS = ['portrait', 'landscape'] as const;
 
+/**
+ * By how much a print must be narrower and lower to go on one page of a paper, mm, whichever way round it lies and
+ * wherever its strip; null where it fits already.
+ *
+ * @param marginMm what the printer leaves white
+ */
+export function lessForOnePage(print: SizeMm, paper: Paper, marginMm: number): SizeMm | null {
+  const ways = WAYS.flatMap((way): SizeMm[] => {
+    const printable = printableOf(pageSize(paper, way), marginMm);
+    return [
+      { widthMm: printable.widthMm, heightMm: printable.heightMm - stripMm(printable.widthMm) },
+      { widthMm: printable.widthMm - stripMm(printable.heightMm), heightMm: printable.heightMm },
+    ];
+  });
+  const over = ways.map((room) => ({
+    widthMm: Math.max(0, print.widthMm - room.widthMm),
+    heightMm: Math.max(0, print.heightMm - room.heightMm),
+  }));
+  const least = over.reduce((best, one) => (one.widthMm + one.heightMm < best.widthMm + best.heightMm ? one : best));
+  return least.widthMm + least.heightMm === 0 ? null : least;
+}
+
 /** Papers and ways round that hold the print on one page. */
 export const pagesThatHold = (
   print: SizeMm,

@@ -23,6 +23,13 @@ export function useStashUsers(): readonly Pick<Piece, 'id' | 'name' | 'work'>[] 
   }, [shelf, removed]);
 }
 
+/** How a step ended: the minutes that were measured, when it was (now where it is left out), and whether too soon. */
+interface Finished {
+  minutes: number | null;
+  at?: number;
+  early?: boolean;
+}
+
 /** Marks a step done from anywhere: the piece's record, the stash and the plan follow; undo takes it all back. */
 export function useFinishStep() {
   const clock = useClock();
@@ -32,9 +39,15 @@ export function useFinishStep() {
   const users = useStashUsers();
   const agenda = useAgenda();
   return useCallback(
-    async (piece: Piece, job: Piece, plan: PiecePlan, step: RunStep, minutes: number | null) => {
+    async (
+      piece: Piece,
+      job: Piece,
+      plan: PiecePlan,
+      step: RunStep,
+      { minutes, at = clock(), early = false }: Finished,
+    ) => {
       const now = clock();
-      const patch = completeStep(job, step, now, minutes, drawsFor(step.step, job, plan, stash, users));
+      const patch = completeStep(job, step, at, minutes, drawsFor(step.step, job, plan, stash, users), early);
       // A method that was only assumed becomes the piece's own once its steps are done.
       const method =
         job.method.binder !== piece.method.binder || job.method.school !== piece.method.school

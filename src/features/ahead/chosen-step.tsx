@@ -94,7 +94,7 @@ export function ChosenStep({
           <Button
             size="small"
             variant="outlined"
-            onClick={() => void finish(piece, inPlan.foreseen.job, inPlan.foreseen.plan, step, null)}
+            onClick={() => void finish(piece, inPlan.foreseen.job, inPlan.foreseen.plan, step, { minutes: null })}
             data-testid="mark-done"
           >
             Done

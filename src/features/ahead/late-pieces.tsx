@@ -9,7 +9,8 @@ import { useReport } from '@/features/shell';
 import { useStash } from '@/features/at-hand';
 import { freeHoursOf, readPiece } from '@/records';
 import { database, savePiece } from '@/storage';
-import { NextRow, Note, clockTime, dayName, span, useClock, useNow } from '@/ui';
+import { NextRow, Note, clockTime, dayName, noonOf, span, useClock, useNow } from '@/ui';
+import { formatDuration } from '@/core/measure';
 import css from './ahead.module.css';
 import { BINDER_WORDS } from '@/words';
 
@@ -99,7 +100,8 @@ export function LatePieces({ schedule }: { schedule: Schedule }) {
     if (remedy.kind === 'binder') await patchPieces([remedy], 'quicker binder');
     if (remedy.kind === 'fan') await patchPieces(remedy.patches, 'fan');
     if (remedy.kind === 'fewer') await change(({ aside }) => ({ aside: [...aside, remedy.pieceId] }));
-    if (remedy.kind === 'today') await change(({ days }) => ({ days: { ...days, [remedy.day]: remedy.spans } }));
+    if (remedy.kind === 'today' || remedy.kind === 'hours')
+      await change(({ days }) => ({ days: { ...days, [remedy.day]: remedy.spans } }));
     setWeighed(null);
     planAfresh();
   };
@@ -128,7 +130,8 @@ export function LatePieces({ schedule }: { schedule: Schedule }) {
       {weighed?.of === key &&
         (weighed.list.length === 0 ? (
           <Note>
-            None of these would help: another binder, a fan, one piece fewer, time today. More free hours would.
+            None of these would help: another binder, a fan, one piece fewer, two hours more today or on a day of the
+            coming week. A later date would.
           </Note>
         ) : (
           <ul className={css.remedies}>
@@ -165,7 +168,12 @@ function wordsOf(remedy: LateRemedy, jobs: Schedule['jobs']): string {
       return 'Let a fan blow over all that dries';
     case 'fewer':
       return `One piece fewer: set ${remedy.name} aside`;
+    case 'hours':
+      return `${formatDuration(remedy.minutes / 60)} more on ${longDay(remedy.day)}`;
     case 'today':
       return `Start today: hands free until ${String(Math.floor(remedy.spans[0]!.untilMinute / 60)).padStart(2, '0')}:${String(remedy.spans[0]!.untilMinute % 60).padStart(2, '0')}`;
   }
 }
+
+const longDay = (day: string): string =>
+  new Intl.DateTimeFormat('en-GB', { weekday: 'long', day: 'numeric', month: 'short' }).format(noonOf(day));

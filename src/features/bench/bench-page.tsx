@@ -1,6 +1,8 @@
 'use client';
 import { useMediaQuery } from '@mui/material';
-import { MS_PER_MINUTE } from '@/core/shared';
+import { formatDuration } from '@/core/measure';
+import { pendingBefore, runSteps, type Pending } from '@/core/plan';
+import { MS_PER_HOUR, MS_PER_MINUTE } from '@/core/shared';
 import { useDrag } from '@use-gesture/react';
 import { AlarmClockPlus, Contrast, Megaphone, MegaphoneOff, Volume2, VolumeX, X } from 'lucide-react';
 import Link from 'next/link';
@@ -11,9 +13,9 @@ import { useFinishStep, useSchedule, type PieceInPlan, type PlanEntry, type Sche
 import { PieceFigure, figureSize } from '@/features/pieces';
 import { speak, useTimers } from '@/features/timers';
 import { useSettings } from '@/features/shell';
-import { Cautions, clockTime, useClock, useNow, useUnits } from '@/ui';
+import { Cautions, HoldButton, clockTime, span, useClock, useNow, useUnits } from '@/ui';
 import type { BenchCard } from '@/features/piece/station-feature';
-import { lowerFirst, stepTitle, toolList } from '@/words';
+import { WAIT_WORDS, earlyWords, lowerFirst, stepTitle, toolList } from '@/words';
 import { benchRun } from './cards';
 import { TimerStrip } from './timer-strip';
 import { useWakeLock, type WakeLock } from './use-wake-lock';
@@ -30,7 +32,8 @@ const WAKE_WORDS: Readonly<Partial<Record<WakeLock, string>>> = {
 /** One step at a time, full screen: for wet hands and far eyes. */
 export function BenchPage() {
   const schedule = useSchedule();
-  const wanted = useSearchParams().get('step');
+  const query = useSearchParams();
+  const [wanted, finished] = [query.get('step'), query.get('finished')];
   const awake = useWakeLock();
   const {
     settings: { benchContrast },
@@ -38,7 +41,9 @@ export function BenchPage() {
   const [quick, setQuick] = useState(false);
   return (
     <main className={css.bench} data-contrast={benchContrast} data-awake={awake}>
-      {schedule && <Bench schedule={schedule} wanted={wanted} quick={quick} onQuick={() => setQuick(!quick)} />}
+      {schedule && (
+        <Bench schedule={schedule} wanted={wanted} finished={finished} quick={quick} onQuick={() => setQuick(!quick)} />
+      )}
       {WAKE_WORDS[awake] && (
         <p className={css.wake} role="status" data-testid="wake">
           {WAKE_WORDS[awake]}
@@ -56,11 +61,31 @@ interface Quick {
   onQuick: () => void;
 }
 
-function Bench({ schedule, wanted, ...quick }: { schedule: Schedule; wanted: string | null } & Quick) {
+/** What a planned step still waits for; null where it can begin. */
+function pendingOf({ piece, step }: PlanEntry, pieces: readonly PieceInPlan[], now: number): Pending | null {
+  const inPlan = pieces.find(({ planned }) => planned.piece.id === piece.id);
+  if (!inPlan) return null;
+  const { job, plan } = inPlan.foreseen;
+  return pendingBefore(runSteps(job, plan), step, plan, now);
+}
+const isPending = (entry: PlanEntry, pieces: readonly PieceInPlan[], now: number): boolean =>
+  pendingOf(entry, pieces, now) !== null;
+
+function Bench({
+  schedule,
+  wanted,
+  finished,
+  ...quick
+}: { schedule: Schedule; wanted: string | null; finished: string | null } & Quick) {
+  const now = useNow(20_000);
   const { entries, pieces, agenda } = schedule;
   const sorted = byClock(entries);
-  const entry = entries.find(({ key }) => key === (wanted ?? agenda.running?.step)) ?? sorted[0];
+  const ready = sorted.find((one) => !isPending(one, pieces, now));
+  const asked = entries.find(({ key }) => key === (wanted ?? agenda.running?.step));
+  const entry = asked ?? ready ?? sorted[0];
   const inPlan = entry && pieces.find(({ planned }) => planned.piece.id === entry.piece.id);
+  const ended = finished !== null ? pieces.find(({ planned }) => planned.piece.id === finished) : undefined;
+  if (ended && !asked) return <Ended inPlan={ended} next={ready} {...quick} />;
   if (!entry || !inPlan) return <Idle {...quick} />;
   return (
     <Step
@@ -68,9 +93,35 @@ function Bench({ schedule, wanted, ...quick }: { schedule: Schedule; wanted: str
       schedule={schedule}
       entry={entry}
       inPlan={inPlan}
-      next={sorted.find(({ key }) => key !== entry.key)}
+      next={sorted.find((one) => one.key !== entry.key && !isPending(one, pieces, now))}
       {...quick}
     />
+  );
+}
+
+/** The bench’s end of a piece leads on: to what is kept of it, and to what waits for hands. */
+function Ended({ inPlan, next, quick, onQuick }: { inPlan: PieceInPlan; next: PlanEntry | undefined } & Quick) {
+  const { piece } = inPlan.planned;
+  return (
+    <>
+      <Head title="Done at the bench" name={piece.name} quick={quick} onQuick={onQuick} />
+      <div className={css.card} data-testid="bench-ended">
+        <p className={css.text}>Nothing more for the hands on this piece. Keep how it went while it is fresh.</p>
+        <p className={css.onward}>
+          <Link href={`/piece/${piece.id}/keep`} data-testid="to-keep">
+            Record how it went
+          </Link>
+          {next ? (
+            <Link href={`/bench?step=${encodeURIComponent(next.key)}`}>
+              {stepTitle(next.step.title)}: {next.piece.name}
+            </Link>
+          ) : (
+            <Link href="/">Today</Link>
+          )}
+        </p>
+      </div>
+      <TimerStrip quick={quick} />
+    </>
   );
 }
 
@@ -139,6 +190,10 @@ function Head({ title, name, quick, onQuick }: { title: string; name: string } &
 }
 
 const SWIPE_PX = 40;
+/** Shorter than this, and than a share of the usual, nobody works: it is asked when it was done. */
+const LEAST_MS = 20_000;
+const LEAST_SHARE = 0.15;
+const EARLIER_HOURS = [0.5, 1, 3, 12] as const;
 
 /** The card that was open, so that a reload opens it again. */
 const OPEN_CARD = 'fobbet.bench-card';
@@ -158,7 +213,7 @@ function Step({
   const units = useUnits();
   const clock = useClock();
   const router = useRouter();
-  const { start, timers, toggle } = useTimers();
+  const { start, timers, toggle, remove } = useTimers();
   const {
     settings: { speech },
   } = useSettings();
@@ -172,25 +227,51 @@ function Step({
   const card = run.cards[Math.min(at, run.cards.length - 1)]!;
   const last = at >= run.cards.length - 1;
   const running = agenda.running?.step === entry.key ? agenda.running : null;
+  const now = useNow(20_000);
+  const pending = running ? null : pendingOf(entry, schedule.pieces, now);
+  const [asking, setAsking] = useState(false);
 
   const begin = () => {
-    if (!running) void change({ running: { step: entry.key, startedAt: clock() } });
+    if (!running && !pending) void change({ running: { step: entry.key, startedAt: clock() } });
   };
+  const beginEarly = () => void change({ running: { step: entry.key, startedAt: clock() } });
   const move = (direction: number) => {
     begin();
     setAt((index) => Math.min(run.cards.length - 1, Math.max(0, index + direction)));
   };
-  const done = async () => {
-    const minutes = running ? Math.max(1, Math.round((clock() - running.startedAt) / MS_PER_MINUTE)) : null;
-    if (!(await finish(piece, job, plan, step, minutes))) return;
-    if (step.waitHours > 0 && step.waitHours <= TIMED_HOURS && step.wait.maxHours === null)
+  const own = schedule.entries.filter((one) => one.piece.id === piece.id);
+  const nextOwn = own[own.findIndex(({ key }) => key === entry.key) + 1];
+  const startedEarly = () => {
+    const { earliestAt = null } = pendingOf(entry, schedule.pieces, running?.startedAt ?? clock()) ?? {};
+    return earliestAt !== null;
+  };
+  const finishAt = async (at: number | undefined, minutes: number | null) => {
+    setAsking(false);
+    if (
+      !(await finish(piece, job, plan, step, { minutes, early: startedEarly(), ...(at === undefined ? {} : { at }) }))
+    )
+      return;
+    // Its timers end with it; the wait after it has its own.
+    for (const timer of timers) if (timer.step === entry.key) remove(timer);
+    if (step.waitHours > 0 && step.waitHours <= TIMED_HOURS && step.wait.maxHours === null && at === undefined)
       start({
         label: `${piece.name}: ready for the next step`,
         minutes: step.waitHours * 60,
         pieceId: piece.id,
-        step: entry.key,
+        ...(nextOwn ? { step: nextOwn.key } : {}),
       });
-    router.replace(next ? `/bench?step=${encodeURIComponent(next.key)}` : '/bench');
+    const onward = step.waitHours > 0 ? nextOwn : (next ?? nextOwn);
+    router.replace(
+      nextOwn && onward
+        ? `/bench?step=${encodeURIComponent(onward.key)}`
+        : `/bench?finished=${encodeURIComponent(piece.id)}`,
+    );
+  };
+  const done = () => {
+    const took = running ? clock() - running.startedAt : 0;
+    // So short that it was done before, or not at all.
+    if (took < Math.max(LEAST_MS, step.usualMinutes * MS_PER_MINUTE * LEAST_SHARE)) setAsking(true);
+    else void finishAt(undefined, Math.max(1, Math.round(took / MS_PER_MINUTE)));
   };
   useHotkeys('right, pagedown', () => move(1), [run.cards.length, running]);
   useHotkeys('left, pageup', () => move(-1), [run.cards.length, running]);
@@ -221,26 +302,46 @@ function Step({
       <Head title={stepTitle(step.title)} name={piece.name} quick={quick} onQuick={onQuick} />
       <div className={css.body} {...swipe()}>
         <Figure inPlan={inPlan} />
-        <Card
-          card={card}
-          at={at}
-          count={run.cards.length}
-          onTimer={() => {
-            begin();
-            if (card.timer)
-              start({
-                label: `${piece.name}: ${lowerFirst(card.timer.label)}`,
-                minutes: card.timer.minutes,
-                pieceId: piece.id,
-                step: entry.key,
-              });
-          }}
-        />
+        {pending ? (
+          <WaitCard pending={pending} entry={entry} now={now} next={next} onEarly={beginEarly} />
+        ) : (
+          <Card
+            card={card}
+            at={at}
+            count={run.cards.length}
+            onTimer={() => {
+              begin();
+              if (card.timer)
+                start({
+                  label: `${piece.name}: ${lowerFirst(card.timer.label)}`,
+                  minutes: card.timer.minutes,
+                  pieceId: piece.id,
+                  step: entry.key,
+                });
+            }}
+          />
+        )}
         <div className={css.aside}>
           <Cautions ids={run.cautions} />
           {run.tools.length > 0 && <p className={css.tools}>At hand: {toolList(run.tools)}.</p>}
         </div>
       </div>
+      {asking && (
+        <div className={css.asked} role="group" aria-label="When was it done?" data-testid="when-done">
+          <p>Did you do it just now, or earlier?</p>
+          <button type="button" onClick={() => void finishAt(undefined, null)} data-testid="done-now">
+            Just now
+          </button>
+          {EARLIER_HOURS.map((hours) => (
+            <button key={hours} type="button" onClick={() => void finishAt(clock() - hours * MS_PER_HOUR, null)}>
+              {formatDuration(hours)} ago
+            </button>
+          ))}
+          <button type="button" onClick={() => setAsking(false)}>
+            Not yet
+          </button>
+        </div>
+      )}
       <TimerStrip quick={quick} />
       <footer className={css.foot}>
         <button
@@ -253,8 +354,8 @@ function Step({
           Back
         </button>
         <StepClock startedAt={running?.startedAt ?? null} planned={step.handsMinutes} entry={entry} />
-        {last ? (
-          <button type="button" className={css.go} onClick={() => void done()} data-testid="bench-done">
+        {pending ? null : last ? (
+          <button type="button" className={css.go} onClick={done} data-testid="bench-done">
             Done
           </button>
         ) : (
@@ -264,6 +365,53 @@ function Step({
         )}
       </footer>
     </>
+  );
+}
+
+/** A step that waits: with its clock, when it can begin, and what happens sooner. */
+function WaitCard({
+  pending: { before, kind, earliestAt, likelyAt },
+  entry,
+  now,
+  next,
+  onEarly,
+}: {
+  pending: Pending;
+  entry: PlanEntry;
+  now: number;
+  next: PlanEntry | undefined;
+  onEarly: () => void;
+}) {
+  const sooner = earlyWords(kind, entry.step.step);
+  return (
+    <div className={css.card} data-testid="bench-wait" aria-live="polite">
+      <p className={css.count}>{earliestAt === null ? 'Not yet' : `It ${WAIT_WORDS[kind]}`}</p>
+      {earliestAt !== null && <p className={css.figure}>{clockTime(likelyAt ?? earliestAt, now)}</p>}
+      <p className={css.text}>
+        {earliestAt === null
+          ? `First: ${lowerFirst(stepTitle(before.title))}.`
+          : `${stepTitle(entry.step.title)} ${span((likelyAt ?? earliestAt) - now)}${likelyAt !== null && likelyAt > earliestAt ? `, at the earliest ${clockTime(earliestAt, now)}` : ''}.`}
+      </p>
+      <p className={css.onward}>
+        {earliestAt === null ? (
+          <Link href={`/bench?step=${encodeURIComponent(`${entry.piece.id}/${before.id}`)}`}>
+            {stepTitle(before.title)}
+          </Link>
+        ) : next ? (
+          <Link href={`/bench?step=${encodeURIComponent(next.key)}`} data-testid="meanwhile">
+            Meanwhile: {lowerFirst(stepTitle(next.step.title))}, {next.piece.name}
+          </Link>
+        ) : (
+          <Link href="/">Today: what waits at the desk</Link>
+        )}
+      </p>
+      <p id="sooner" className={css.sooner}>
+        {sooner}
+      </p>
+      <HoldButton onHeld={onEarly} testId="begin-early" describedBy="sooner">
+        Hold to begin all the same
+      </HoldButton>
+    </div>
   );
 }
 

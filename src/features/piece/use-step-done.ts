@@ -1,5 +1,5 @@
 'use client';
-import { completeStep, revokeStep, runSteps } from '@/core/plan';
+import { completeStep, pendingBefore, revokeStep, runSteps } from '@/core/plan';
 import { stepText, type StepId } from '@/core/stations';
 import { drawsFor, useStashUsers } from '@/features/agenda';
 import { useStash } from '@/features/at-hand';
@@ -14,10 +14,13 @@ export function useStepDone() {
   const clock = useClock();
   return {
     done: (step: StepId, label: string, minutes: number | null = null): void => {
-      const planned = runSteps(piece, plan, atHand.pace).find(({ id }) => id === stepText(step));
+      const run = runSteps(piece, plan, atHand.pace);
+      const planned = run.find(({ id }) => id === stepText(step));
       if (!planned) return;
+      const pending = pendingBefore(run, planned, plan, clock());
+      const early = (pending?.earliestAt ?? null) !== null;
       const draws = drawsFor(step, piece, plan, stash, users);
-      changeAll(completeStep(piece, planned, clock(), minutes, draws), label);
+      changeAll(completeStep(piece, planned, clock(), minutes, draws, early), label);
     },
     revoke: (step: StepId, label: string): void => changeAll(revokeStep(piece, step), label),
   };

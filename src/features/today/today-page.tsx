@@ -4,7 +4,7 @@ import { MS_PER_HOUR } from '@/core/shared';
 import Link from 'next/link';
 import { Gathering, useSchedule, type PlanEntry, type Schedule } from '@/features/agenda';
 import { FirstPiece } from '@/features/pieces';
-import { useNewPiece } from '@/features/shelf';
+import { useNewPiece, useShelf } from '@/features/shelf';
 import { Answer, clockTime, dayName, useNow } from '@/ui';
 import { AtTheDesk } from './at-the-desk';
 import { Rack } from './rack';
@@ -18,16 +18,18 @@ const LEAST_SHOWN = 5;
 export function TodayPage() {
   const schedule = useSchedule();
   const newPiece = useNewPiece();
+  const shelf = useShelf();
   if (!schedule) return <Gathering className={css.page} />;
-  if (schedule.pieces.length === 0) return <FirstPiece />;
+  if (schedule.pieces.length === 0)
+    return shelf && shelf.pieces.length > 0 ? <AllFinished count={shelf.pieces.length} /> : <FirstPiece />;
   const entries = byClock(schedule.entries);
   return (
     <main className={css.page}>
       <div className={css.hands}>
-        <TodayAnswer entries={entries} placing={schedule.answer === null} />
+        <TodayAnswer entries={entries} placing={schedule.answer === null} schedule={schedule} />
+        <Late schedule={schedule} />
         <HandsList entries={entries} />
         <AtTheDesk schedule={schedule} />
-        <Late schedule={schedule} />
         <Button variant="outlined" onClick={() => void newPiece()} data-testid="new-piece">
           New piece
         </Button>
@@ -43,9 +45,38 @@ const byClock = (entries: readonly PlanEntry[]): Placed[] =>
     .filter((entry): entry is Placed => entry.startAt !== null && entry.endAt !== null)
     .sort((a, b) => a.startAt - b.startAt);
 
-function TodayAnswer({ entries, placing }: { entries: Placed[]; placing: boolean }) {
+/** Every piece is finished: said so, with what comes next. */
+function AllFinished({ count }: { count: number }) {
+  const newPiece = useNewPiece();
+  return (
+    <main className={css.page}>
+      <div className={css.hands} data-testid="all-finished">
+        <Answer>
+          {count === 1 ? 'Your piece is finished' : `All ${count} pieces are finished`}: nothing waits for your hands.
+        </Answer>
+        <p className={css.quiet}>
+          Begin the next one, or look at what you <Link href="/pieces">made</Link> and noted for it.
+        </p>
+        <Button variant="contained" onClick={() => void newPiece()} data-testid="new-piece">
+          New piece
+        </Button>
+      </div>
+    </main>
+  );
+}
+
+function TodayAnswer({ entries, placing, schedule }: { entries: Placed[]; placing: boolean; schedule: Schedule }) {
   const now = useNow();
   const [first] = entries;
+  const late = schedule.pieces.filter(({ lateMs }) => lateMs > 0);
+  if (late[0])
+    return (
+      <Answer stop>
+        {late.length === 1
+          ? `${late[0].planned.piece.name} will not make it.`
+          : `${late.length} pieces will not make it, ${late[0].planned.piece.name} first.`}
+      </Answer>
+    );
   if (!first && placing) return <Answer>Placing the steps …</Answer>;
   if (!first) return <Answer>No hands needed: what is left waits for you at the desk.</Answer>;
   return (
@@ -117,11 +148,10 @@ function Late({ schedule }: { schedule: Schedule }) {
   if (late.length === 0) return null;
   return (
     <section data-testid="late-today">
-      <h2>Will not make it</h2>
       {late.map(({ planned: { piece }, finishAt, dueAt }) => (
         <p key={piece.id} className={css.late}>
           <b>{piece.name}</b> is done {finishAt === null ? 'late' : dayName(finishAt, now)}, due{' '}
-          {dueAt === null ? '' : dayName(dueAt, now)}. <Link href="/ahead">What would help</Link>
+          {dueAt === null ? '' : dayName(dueAt, now)}. <Link href="/ahead?help=late">What would help</Link>
         </p>
       ))}
     </section>

@@ -7,8 +7,8 @@ interface PrintWords extends Named {
 
 export const PRINT_WORDS: Readonly<Record<PrintId, PrintWords>> = {
   'laser-plain': {
-    name: 'Laser or toner copy on plain copy paper',
-    inText: 'laser or toner copy on plain copy paper',
+    name: 'Laser or toner copy on plain paper',
+    inText: 'laser or toner copy on plain paper',
     note: 'The standard. A copy shop’s self-serve machine is toner; most home printers are inkjet.',
   },
   'laser-heavy': {

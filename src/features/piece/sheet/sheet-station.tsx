@@ -1,7 +1,15 @@
 'use client';
 import { Button, LinearProgress } from '@mui/material';
 import { FileDown } from 'lucide-react';
-import { PAPER_IDS, barVerdict, pagesThatHold, paperOf, type Orientation } from '@/core/sheet';
+import {
+  PAPER_IDS,
+  UNPRINTABLE_MM,
+  barVerdict,
+  lessForOnePage,
+  pagesThatHold,
+  paperOf,
+  type Orientation,
+} from '@/core/sheet';
 import { bendFor, ringsBox, type MarginsMm } from '@/core/shape';
 import { stageOptics } from '@/core/render';
 import {
@@ -36,6 +44,7 @@ import { FormPart } from './form-part';
 import { OutputsPart } from './outputs-part';
 import { ProofPart } from './proof-part';
 import { ShopPart } from './shop-part';
+import { useStash } from '@/features/at-hand';
 import { useSheet } from './use-sheet';
 import { StationCautions, StationTools } from '../station-cautions';
 import { BarField } from './bar-field';
@@ -56,12 +65,17 @@ const SIDES: { key: keyof MarginsMm; name: string }[] = [
   { key: 'rightMm', name: 'Margin right' },
 ];
 
+/** More than this is no slightly wider margin. */
+const MOST_LESS_MM = 30;
+const ONE_PAGE_SPARE_MM = 0.25;
+
 export function SheetStation() {
   const { piece, plan, change } = useOpenPiece();
   const steps = useStepDone();
   const units = useUnits();
   const clock = useClock();
   const { sheet } = piece;
+  const { atHand } = useStash();
   const print = plan.surface.print;
   const pack = plan.sheet.pack?.ok ? plan.sheet.pack.value : null;
   const making = useSheet(pack);
@@ -70,6 +84,12 @@ export function SheetStation() {
   const prints = (pack?.prints.length ?? 1) * (pack?.copies ?? 1);
   const refused = plan.sheet.pack && !plan.sheet.pack.ok ? plan.sheet.pack.error : null;
   const holding = print && tiled && prints === 1 ? pagesThatHold(print.formed.blocks[0]!) : [];
+  const less =
+    print && tiled && prints === 1 && plan.surface.blank?.layout.kind === 'plain'
+      ? lessForOnePage(print.picture, paperOf(sheet.paper, sheet.custom), atHand.truth.marginMm ?? UNPRINTABLE_MM)
+      : null;
+  /** A little less of it would save pages: said first where it is a few millimetres. */
+  const onePage = less && less.widthMm + less.heightMm <= MOST_LESS_MM ? less : null;
   const bar =
     sheet.barMeasuredMm !== null && print
       ? barVerdict(sheet.barMeasuredMm, Math.max(print.rect.widthMm, print.rect.heightMm))
@@ -143,6 +163,16 @@ export function SheetStation() {
       >
         {answer()}
       </Answer>
+      {onePage && (
+        <NextRow>
+          <Button variant="contained" onClick={toOnePage} data-testid="one-page">
+            One page instead of {pack?.pages.length}
+          </Button>
+          <Note>
+            with margins {units.length(Math.max(onePage.widthMm, onePage.heightMm) / 2 + ONE_PAGE_SPARE_MM)} wider
+          </Note>
+        </NextRow>
+      )}
       {holding.length > 0 && (
         <Note>
           One page would hold it: {holding.map((page) => `${page.paper.name} ${page.orientation}`).join(' or ')}.
@@ -320,6 +350,24 @@ export function SheetStation() {
       </NextRow>
     </StationLayout>
   );
+
+  function toOnePage() {
+    if (!onePage) return;
+    const { margins } = sheet;
+    const [x, y] = [onePage.widthMm, onePage.heightMm].map((mm) => (mm > 0 ? mm / 2 + ONE_PAGE_SPARE_MM : 0));
+    change(
+      'sheet',
+      {
+        margins: {
+          topMm: margins.topMm + (y ?? 0),
+          bottomMm: margins.bottomMm + (y ?? 0),
+          leftMm: margins.leftMm + (x ?? 0),
+          rightMm: margins.rightMm + (x ?? 0),
+        },
+      },
+      'one page',
+    );
+  }
 
   function answer(): string {
     if (refused) return sentenceFor(refused, units);
