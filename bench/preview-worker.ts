@@ -40,8 +40,8 @@ const prepared = prepareSpecimen({
   mmPerPx: 0.25,
   print: { x: 0, y: 0, width: W, height: H },
   opaqueWhite: null,
-    worn: 0.01,
-    wetsFace: true,
+  worn: 0.01,
+  wetsFace: true,
   fade: 'none',
   fadeMm: 0,
 });

@@ -79,7 +79,7 @@ test('a piece is gone through by keyboard alone, with the focus seen', async ({ 
   const size = page.getByText(/^print: the blank of/);
   await expect(size).toContainText('25.2 × 19.2 cm');
   await page.keyboard.press('u');
-  await expect(size).toContainText('9.921 × 7 9/16 in');
+  await expect(size).toContainText('9 15/16 × 7 9/16 in');
   await page.keyboard.press('u');
   await page.keyboard.press('?');
   await expect(page.getByRole('dialog', { name: 'Keys' })).toBeVisible();

@@ -29,7 +29,7 @@ test('from a photo that lies on its side to a printed sheet that is checked', as
   await test.step('picture', async () => {
     await beginPiece(page, 'Signal box');
     await choosePicture(page, photo);
-    await expect(page.getByText('4000 × 3000 pixels, upright')).toBeVisible();
+    await expect(page.getByText('4000 × 3000 pixels')).toBeVisible();
     await expect(answer(page)).toHaveText('Say whether this picture has lettering.');
     await page.getByRole('button', { name: 'It has lettering' }).click();
     await choose(page, 'crop-ratio', 'As the blank');

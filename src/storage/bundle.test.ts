@@ -195,6 +195,15 @@ describe('the calendar file', () => {
       minutes: 15,
     },
   ];
+  it('folds its lines at 75 octets, and escapes what an alarm says as well', () => {
+    const [entry] = entries;
+    const title = 'Überlange Tafel „Wrenfold; Halt“, 駅の看板 mit vielen Worten, die in keine Zeile passen; noch mehr';
+    const text = writeCalendar([{ ...entry, title, description: title.repeat(3) }], 1, NOW);
+    for (const line of text.split('\r\n')) expect(Buffer.byteLength(line)).toBeLessThanOrEqual(75);
+    const unfolded = text.replace(/\r\n[ \t]/g, '');
+    const alarm = unfolded.slice(unfolded.indexOf('BEGIN:VALARM'), unfolded.indexOf('END:VALARM'));
+    expect(alarm).toContain('Wrenfold\\; Halt“\\, 駅');
+  });
   it('keeps a carriage return in a name out of its lines', () => {
     const [entry] = entries;
     const text = writeCalendar([{ ...entry, title: 'Map\rEND:VCALENDAR', description: 'a\r\nb\rc' }], 1, NOW);

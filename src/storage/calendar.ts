@@ -12,6 +12,9 @@ export interface CalendarEntry {
   alarmMinutes?: number;
 }
 
+// The library counts without the space that a folded line begins with.
+ICAL.foldLength = 74;
+
 /** A carriage return ends a line of the file wherever it stands. */
 const oneLine = (text: string): string => text.replace(/[\r\n]+/g, ' ');
 

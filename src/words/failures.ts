@@ -63,6 +63,17 @@ const SINGLES: Readonly<Record<string, { name: string; upper: string }>> = {
 const single = (kind: string | number | undefined) =>
   SINGLES[kind ?? ''] ?? { name: 'this record', upper: 'This record' };
 
+const HEIC =
+  'This is a HEIC picture, as phones keep them. Set the phone’s camera to “most compatible”, or save the picture as JPEG and choose it again; nothing was changed.';
+/** Pictures that are known by name, and can’t be read here. */
+const NAMED_TYPES: Readonly<Record<string, string>> = {
+  heif: HEIC,
+  heic: HEIC,
+  avif: 'This is an AVIF picture. Save it as JPEG or PNG and choose it again; nothing was changed.',
+  tiff: 'This is a TIFF picture, often of a scanner or in inks (CMYK). Save it as PNG or JPEG in RGB and choose it again; nothing was changed.',
+  svg: 'This is a drawing (SVG). Save it as PNG at the size you want; nothing was changed.',
+};
+
 /** Every failure a person can meet, as a sentence that says what is wrong and what to do. */
 const SENTENCES: Readonly<Record<FailureCode, Sentence>> = {
   'step-unknown': ({ text }) => `“${text}” names no step that Fobbet knows. Nothing was changed.`,
@@ -81,7 +92,8 @@ const SENTENCES: Readonly<Record<FailureCode, Sentence>> = {
     'This does not read as a figure. Type it like 12, 12.5 or 1/2, with its unit if you like.',
   'quantity-range': ({ min, max }) => `A figure from ${min} to ${max} is needed here.`,
   'picture-empty': () => 'This file is empty. Choose another picture; nothing was changed.',
-  'picture-type': () =>
+  'picture-type': ({ type }) =>
+    NAMED_TYPES[String(type)] ??
     'This is not a JPEG, PNG or WebP picture. Save it as one of these and choose it again; nothing was changed.',
   'picture-too-large': ({ bytes }) =>
     `This file has ${Math.round(figure(bytes) / 1048576)} MB; up to 64 MB can be taken. Save it at a higher compression; nothing was changed.`,

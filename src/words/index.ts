@@ -35,6 +35,7 @@ export {
   reasonWords,
   refusalWords,
 } from './methods';
+export { REMARK_WORDS } from './pictures';
 export { prepTitle, prepWhy } from './preparation';
 export { REPAIR_WORDS } from './repairs';
 export { WATER_WORDS } from './rubbing';

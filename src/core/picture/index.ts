@@ -38,3 +38,4 @@ export {
 export { FONT_IDS, type FontId, type Layer, type LayerMode, type PictureLayer, type TextLayer } from './layers';
 export { motifOutline, type MotifCode, type MotifRing } from './motif';
 export { bentPath, letteringOutline, type LetteringOutline } from './lettering';
+export { isTransparent, remarksOf, type PictureRemark } from './remarks';

@@ -6,7 +6,7 @@
 import type { SurfaceId } from '@/core/craft';
 import { linearColour } from '@/core/colour';
 import type { Grain, SurfaceLook } from './grain';
-import { latticeHash, layeredNoise, valueNoise } from '@/core/shared';
+import { latticeHash, noiseSampler } from '@/core/shared';
 
 /**
  * Writes the share of light against the surface's own colour, for each channel, at a place along and across the grain.
@@ -56,10 +56,15 @@ const wood =
       along: (latticeHash(k, 1, seed) - 0.5) * 420,
       across: (latticeHash(k, 2, seed) - 0.5) * 300,
     }));
+    const swayAt = noiseSampler(seed);
+    const tintAt = noiseSampler(seed + 9);
+    const yearAt = noiseSampler(seed + 2);
+    const fibreAt = noiseSampler(seed + 5);
+    const poreAt = noiseSampler(seed + 13);
     const strengths = Float64Array.from({ length: 64 }, (_, ring) => 0.4 + 0.9 * latticeHash(ring, 5, seed));
     return (along, across, out) => {
-      const sway = valueNoise(along * 0.007, across * 0.009, seed) - 0.5;
-      const tint = valueNoise(along * 0.004 + 31, across * 0.03, seed + 9) - 0.5;
+      const sway = swayAt(along * 0.007, across * 0.009) - 0.5;
+      const tint = tintAt(along * 0.004 + 31, across * 0.03) - 0.5;
       const beside = across - pithAcross + sway * 16;
       const under = depth + taper * along + (sway + tint) * 9;
       let radius = Math.sqrt(beside * beside + under * under + 9);
@@ -76,7 +81,7 @@ const wood =
         if (inside > knot) knot = inside;
       }
       // Years differ: some rings are wide, some narrow.
-      const turn = radius / spacing + sway * 1.5 + (valueNoise(radius * 0.11, 7, seed + 2) - 0.5) * 1.6;
+      const turn = radius / spacing + sway * 1.5 + (yearAt(radius * 0.11, 7) - 0.5) * 1.6;
       const ring = Math.floor(turn);
       const phase = turn - ring;
       // Over the pith a ring is cut along: it shows wide, and from further off.
@@ -88,8 +93,8 @@ const wood =
         (phase > 0.5 ? step(0.5, 0.9, phase) * (1 - step(fall, 1, phase)) : 0) * rings * strengths[ring & 63] +
         0.22 * (1 - rings);
       let light = 1 + kind.late * 0.2 + tint * 0.07 - kind.late * late;
-      if (fibres > 0) light += (valueNoise(along * 0.08, across * 4.2, seed + 5) - 0.5) * fibres;
-      if (pores > 0) light -= pores * step(0.72, 0.85, valueNoise(along * 0.35, across * 4.5, seed + 13));
+      if (fibres > 0) light += (fibreAt(along * 0.08, across * 4.2) - 0.5) * fibres;
+      if (pores > 0) light -= pores * step(0.72, 0.85, poreAt(along * 0.35, across * 4.5));
       out[0] = light * (1 - 0.48 * knot);
       out[1] = light * (1 - 0.6 * knot) * (1 - 0.1 * late);
       out[2] = light * (1 - 0.66 * knot) * (1 - 0.2 * late);
@@ -110,11 +115,13 @@ const even =
 const weave = (periodMm: number, depth: number): TextureMaker =>
   even(({ seed }, pxMm) => {
     const shown = visible(periodMm, pxMm);
+    const overAt = noiseSampler(seed);
+    const underAt = noiseSampler(seed);
     return (x, y) => {
       const i = Math.floor(x / periodMm);
       const j = Math.floor(y / periodMm);
       const over = ((i + j) & 1) === 0;
-      const slub = (valueNoise(over ? x * 0.12 : i * 1.7, over ? j * 1.7 : y * 0.12, seed) - 0.5) * 0.06;
+      const slub = ((over ? overAt(x * 0.12, j * 1.7) : underAt(i * 1.7, y * 0.12)) - 0.5) * 0.06;
       if (shown === 0) return 1 + slub - depth * 0.42;
       const fx = x / periodMm - i;
       const fy = y / periodMm - j;
@@ -143,8 +150,11 @@ function creased(x: number, y: number, cellMm: number, seed: number): number {
   return step(0.02, 0.22, Math.sqrt(second) - Math.sqrt(first));
 }
 
-/** Slow change of light over the face. */
-const broad = (u: number, v: number, seed: number, octaves: number): number => layeredNoise(u, v, seed, octaves) - 0.5;
+/** Slow change of light over the face, about nothing. */
+const broad = (seed: number, octaves: number): ((u: number, v: number) => number) => {
+  const at = noiseSampler(seed, octaves);
+  return (u, v) => at(u, v) - 0.5;
+};
 
 const TEXTURES: Readonly<Record<SurfaceId, TextureMaker>> = {
   'soft-wood': wood({ spacingMm: 3.6, late: 0.2, fibre: 0.06, pores: 0, depthMm: 30, taper: 0.045 }),
@@ -153,43 +163,47 @@ const TEXTURES: Readonly<Record<SurfaceId, TextureMaker>> = {
   'varnished-wood': wood({ spacingMm: 2.8, late: 0.24, fibre: 0.07, pores: 0.12, depthMm: 40, taper: 0.03 }),
   'painted-wood': even(({ seed }, px) => {
     const brush = 0.07 * visible(0.7, px);
-    return (u, v) => 1 + broad(u * 0.03, v * 1.4, seed, 3) * brush + broad(u * 0.01, v * 0.01, seed + 3, 2) * 0.03;
+    const stroke = broad(seed, 3);
+    const film = broad(seed + 3, 2);
+    return (u, v) => 1 + stroke(u * 0.03, v * 1.4) * brush + film(u * 0.01, v * 0.01) * 0.03;
   }),
   canvas: weave(0.42, 0.24),
   cloth: weave(0.6, 0.3),
   leather: even(({ seed }, px) => {
     const shown = visible(1.4, px);
+    const hide = broad(seed, 3);
     return (u, v) =>
       1 +
-      broad(u * 0.03, v * 0.03, seed, 3) * 0.2 -
+      hide(u * 0.03, v * 0.03) * 0.2 -
       0.35 * (shown > 0 ? shown * (1 - creased(u, v, 1.4, seed)) : 0) -
       0.07 * (1 - shown);
   }),
-  glass: even(
-    ({ seed }) =>
-      (u, v) =>
-        1 + broad(u * 0.004, v * 0.004, seed, 2) * 0.1 + 0.05 * step(0.55, 0.62, valueNoise((u + v) * 0.012, 0, seed)),
-  ),
-  'glazed-ceramic': even(
-    ({ seed }) =>
-      (u, v) =>
-        1 + broad(u * 0.02, v * 0.02, seed, 2) * 0.06,
-  ),
+  glass: even(({ seed }) => {
+    const sheen = broad(seed, 2);
+    const bandAt = noiseSampler(seed);
+    return (u, v) => 1 + sheen(u * 0.004, v * 0.004) * 0.1 + 0.05 * step(0.55, 0.62, bandAt((u + v) * 0.012, 0));
+  }),
+  'glazed-ceramic': even(({ seed }) => {
+    const glaze = broad(seed, 2);
+    return (u, v) => 1 + glaze(u * 0.02, v * 0.02) * 0.06;
+  }),
   metal: even(({ seed }, px) => {
     const brushed = 0.26 * visible(0.25, px);
-    return (u, v) =>
-      1 +
-      (brushed > 0 ? broad(u * 0.012, v * 5, seed, 3) * brushed : 0) +
-      broad(u * 0.006, v * 0.02, seed + 2, 2) * 0.18;
+    const stroke = broad(seed, 3);
+    const sheen = broad(seed + 2, 2);
+    return (u, v) => 1 + (brushed > 0 ? stroke(u * 0.012, v * 5) * brushed : 0) + sheen(u * 0.006, v * 0.02) * 0.18;
   }),
   stone: ({ seed }, px) => {
     const speck = 0.22 * visible(0.5, px);
+    const vein = broad(seed + 4, 4);
+    const bed = broad(seed, 5);
+    const specks = broad(seed + 8, 1);
     return (u, v, out) => {
-      const crack = Math.abs(broad(u * 0.012, v * 0.03, seed + 4, 4));
+      const crack = Math.abs(vein(u * 0.012, v * 0.03));
       const light =
         1 +
-        broad(u * 0.02, v * 0.05, seed, 5) * 0.62 +
-        (speck > 0 ? (valueNoise(u * 2.2, v * 2.2, seed + 8) - 0.5) * speck : 0) -
+        bed(u * 0.02, v * 0.05) * 0.62 +
+        (speck > 0 ? specks(u * 2.2, v * 2.2) * speck : 0) -
         0.4 * (1 - step(0.004, 0.02, crack));
       out[0] = light * 0.99;
       out[1] = light;
@@ -198,23 +212,21 @@ const TEXTURES: Readonly<Record<SurfaceId, TextureMaker>> = {
   },
   plaster: even(({ seed }, px) => {
     const pits = 0.2 * visible(1, px);
+    const trowel = broad(seed, 4);
+    const pitAt = noiseSampler(seed + 6);
     return (u, v) =>
-      1 +
-      broad(u * 0.04, v * 0.04, seed, 4) * 0.16 -
-      (pits > 0 ? pits * step(0.83, 0.9, valueNoise(u * 0.9, v * 0.9, seed + 6)) : 0);
+      1 + trowel(u * 0.04, v * 0.04) * 0.16 - (pits > 0 ? pits * step(0.83, 0.9, pitAt(u * 0.9, v * 0.9)) : 0);
   }),
   terracotta: even(({ seed }, px) => {
     const grit = 0.16 * visible(0.6, px);
-    return (u, v) =>
-      1 +
-      broad(u * 0.03, v * 0.1, seed, 4) * 0.3 +
-      (grit > 0 ? (valueNoise(u * 1.8, v * 1.8, seed + 3) - 0.5) * grit : 0);
+    const clay = broad(seed, 4);
+    const grains = broad(seed + 3, 1);
+    return (u, v) => 1 + clay(u * 0.03, v * 0.1) * 0.3 + (grit > 0 ? grains(u * 1.8, v * 1.8) * grit : 0);
   }),
-  'led-candle': even(
-    ({ seed }) =>
-      (u, v) =>
-        1 + broad(u * 0.015, v * 0.015, seed, 2) * 0.08,
-  ),
+  'led-candle': even(({ seed }) => {
+    const wax = broad(seed, 2);
+    return (u, v) => 1 + wax(u * 0.015, v * 0.015) * 0.08;
+  }),
 };
 
 /** Light steps of a ground buffer. */

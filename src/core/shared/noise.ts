@@ -39,3 +39,61 @@ export function layeredNoise(x: number, y: number, seed: number, octaves: number
 }
 
 export const latticeHash = hash;
+
+/**
+ * The same noise for places that lie near each other one after the other, as pixels of a row do: each octave keeps the
+ * cell that it was in last, and hashes only when it leaves it.
+ */
+export function noiseSampler(seed: number, octaves = 1): (x: number, y: number) => number {
+  const cells = Array.from({ length: octaves }, (_, octave) => new NoiseCell(seed + octave * 17));
+  if (octaves === 1) {
+    const [cell] = cells as [NoiseCell];
+    return (x, y) => cell.at(x, y);
+  }
+  const whole = 1 - 0.5 ** octaves;
+  return (x, y) => {
+    let total = 0;
+    let weight = 0.5;
+    for (let octave = 0; octave < octaves; octave++) {
+      total += weight * cells[octave]!.at(x, y);
+      weight /= 2;
+      x *= 2;
+      y *= 2;
+    }
+    return total / whole;
+  };
+}
+
+class NoiseCell {
+  private x0 = NaN;
+  private y0 = NaN;
+  private a = 0;
+  private ba = 0;
+  private ca = 0;
+  private rest = 0;
+  constructor(private readonly seed: number) {}
+
+  at(x: number, y: number): number {
+    const x0 = Math.floor(x);
+    const y0 = Math.floor(y);
+    if (x0 !== this.x0 || y0 !== this.y0) this.enter(x0, y0);
+    const fx = x - x0;
+    const fy = y - y0;
+    const sx = fx * fx * (3 - 2 * fx);
+    const sy = fy * fy * (3 - 2 * fy);
+    return this.a + this.ba * sx + this.ca * sy + this.rest * sx * sy;
+  }
+
+  private enter(x0: number, y0: number): void {
+    this.x0 = x0;
+    this.y0 = y0;
+    const a = hash(x0, y0, this.seed);
+    const b = hash(x0 + 1, y0, this.seed);
+    const c = hash(x0, y0 + 1, this.seed);
+    const d = hash(x0 + 1, y0 + 1, this.seed);
+    this.a = a;
+    this.ba = b - a;
+    this.ca = c - a;
+    this.rest = a - b - c + d;
+  }
+}

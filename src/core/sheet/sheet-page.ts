@@ -212,7 +212,7 @@ export const rasterSize = (print: SizeMm): SizePx => ({
 });
 
 /** Where the bar lies in the strip, from the strip's inner side. */
-export const BAR_AT_MM = 10.4;
+const BAR_AT_MM = 10.4;
 
 function checkBar(strip: RectMm, vertical: boolean): Line {
   if (vertical) {

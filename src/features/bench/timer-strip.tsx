@@ -78,7 +78,7 @@ function TimerRow({ timer }: { timer: BenchTimer }) {
       <button
         type="button"
         onClick={() => remove(timer)}
-        aria-label={`Away with ${timer.label}`}
+        aria-label={`Remove the timer: ${timer.label}`}
         data-testid="timer-away"
       >
         <X />

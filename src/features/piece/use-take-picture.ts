@@ -1,7 +1,8 @@
 'use client';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import type { StoredPicture } from '@/records';
-import { newId, useReport } from '@/features/shell';
+import { newId, useNotice, useReport } from '@/features/shell';
+import { REMARK_WORDS } from '@/words';
 import { inspectPicture } from '@/workers/picture/client';
 import type { Running } from '@/workers/running';
 
@@ -16,6 +17,7 @@ export interface PictureTaking {
 /** Reads a picture file in a worker and hands it on, or says why it can't. Nothing is changed until it is whole. */
 export function useTakePicture(onTaken: (picture: StoredPicture) => void): PictureTaking {
   const report = useReport();
+  const notice = useNotice();
   const [first, setFirst] = useState<ImageBitmap | null>(null);
   const [busy, setBusy] = useState(false);
   const running = useRef<Running<unknown> | null>(null);
@@ -41,6 +43,7 @@ export function useTakePicture(onTaken: (picture: StoredPicture) => void): Pictu
         if (result === null) return;
         report(result);
         if (!result.ok) return;
+        for (const remark of result.value.remarks) notice({ text: REMARK_WORDS[remark] });
         const { type, sha256, widthPx, heightPx, paleShare, darkShare, file: copy, preview } = result.value;
         onTaken({
           id: newId(),
@@ -57,7 +60,7 @@ export function useTakePicture(onTaken: (picture: StoredPicture) => void): Pictu
         });
       });
     },
-    [finish, report, onTaken],
+    [finish, report, notice, onTaken],
   );
 
   const cancel = useCallback(() => {

@@ -9,7 +9,7 @@ import { Answer, clockTime, dayName, useNow } from '@/ui';
 import { AtTheDesk } from './at-the-desk';
 import { Rack } from './rack';
 import css from './today.module.css';
-import { lowerFirst, stepTitle, upperFirst } from '@/words';
+import { counted, lowerFirst, stepTitle, upperFirst } from '@/words';
 
 const HOURS_SHOWN = 40;
 const LEAST_SHOWN = 5;
@@ -108,7 +108,7 @@ function HandsList({ entries }: { entries: Placed[] }) {
       ))}
       {entries.length > near.length && (
         <p className={css.quiet}>
-          {entries.length - near.length} more steps: <Link href="/ahead">look ahead</Link>.
+          {counted(entries.length - near.length, 'more step', 'more steps')}: <Link href="/ahead">look ahead</Link>.
         </p>
       )}
     </>

@@ -1,5 +1,5 @@
 import { expose, transfer } from 'comlink';
-import { acceptPicture, checkBytes, isWhole, toneShares } from '@/core/picture';
+import { acceptPicture, checkBytes, isWhole, toneShares, isTransparent, remarksOf } from '@/core/picture';
 import { fail, ok } from '@/core/shared';
 import { hashBytes } from '@/core/shared/hash';
 import { readHeader } from './header';
@@ -27,11 +27,18 @@ const job: PictureJob = {
     );
     const context = canvas.getContext('2d');
     if (!context) return fail('picture-broken', 'no canvas to decode on');
-    context.fillStyle = '#fff';
-    context.fillRect(0, 0, canvas.width, canvas.height);
     context.imageSmoothingQuality = 'high';
     context.drawImage(bitmap, 0, 0, canvas.width, canvas.height);
     bitmap.close();
+    const isClear =
+      accepted.value.type !== 'image/jpeg' &&
+      isTransparent(context.getImageData(0, 0, canvas.width, canvas.height).data);
+    const remarks = [...(isClear ? (['transparent'] as const) : []), ...remarksOf(accepted.value.type, bytes)];
+    // What is see-through is no toner: it lies on white paper.
+    context.globalCompositeOperation = 'destination-over';
+    context.fillStyle = '#fff';
+    context.fillRect(0, 0, canvas.width, canvas.height);
+    context.globalCompositeOperation = 'source-over';
     const first = await createImageBitmap(canvas);
     onFirstPreview(transfer(first, [first]));
 
@@ -43,6 +50,7 @@ const job: PictureJob = {
       heightPx,
       ...tones,
       preview,
+      remarks,
       file: new Blob([bytes], { type: accepted.value.type }),
       sha256: await hashBytes(bytes),
     });

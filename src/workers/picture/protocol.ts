@@ -1,4 +1,4 @@
-import type { AcceptedPicture, IntakeCode, ToneShares } from '@/core/picture';
+import type { AcceptedPicture, IntakeCode, PictureRemark, ToneShares } from '@/core/picture';
 import type { Result } from '@/core/shared';
 
 /**
@@ -9,6 +9,8 @@ export interface InspectedPicture extends AcceptedPicture, ToneShares {
   sha256: string;
   file: Blob;
   preview: Blob;
+  /** Said once, when it is taken. */
+  remarks: readonly PictureRemark[];
 }
 
 export interface PictureJob {

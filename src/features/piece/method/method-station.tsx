@@ -306,12 +306,12 @@ const COMPARED = 3;
 function ComparisonTable({ candidates }: { candidates: readonly Candidate[] }) {
   const units = useUnits();
   const rows: [string, (candidate: Candidate) => string][] = [
-    ['Points', ({ score }) => String(score)],
+    ['Points of 100', ({ score }) => String(score)],
     ['Ready to rub', ({ figures }) => (figures?.waitHours ? formatDuration(figures.waitHours) : 'at once')],
     ['Rubbing', ({ figures }) => (figures?.passes ? `${figures.minutes} min in ${figures.passes}` : 'none')],
     ['Toner kept', ({ figures }) => `${Math.round((figures?.kept ?? 0) * 100)} %`],
     ['Medium', ({ figures }) => (figures?.mediumMl ? units.volume(figures.mediumMl) : 'none')],
-    ['Costs', ({ figures }) => (figures?.cost == null ? '–' : figures.cost.toFixed(2))],
+    ['Medium costs', ({ figures }) => (figures?.cost == null ? 'no price at hand' : figures.cost.toFixed(2))],
     ['Washable', ({ binder }) => (binder.washable ? 'yes' : 'no')],
     ['Lands', ({ school }) => school.looks.map((look) => LANDS_WORDS[look]).join(', ')],
   ];
@@ -360,7 +360,9 @@ function CandidateRow({
   const plain = reasons.filter(({ code }) => code !== 'condition');
   return (
     <li className={css.candidate} data-chosen={chosen} data-binder={binder.id} data-school={school.id}>
-      <span className={css.score}>{score}</span>
+      <span className={css.score}>
+        {score} <small>of 100</small>
+      </span>
       <div>
         <h4 className={css.name}>{binder.wet ? BINDER_WORDS[binder.id].name : SCHOOL_NAMES[school.id].name}</h4>
         <p className={css.essence}>

@@ -58,7 +58,7 @@ export function useLayerChanges() {
 }
 
 export function LayersPanel({ onTouch }: { onTouch: () => void }) {
-  const { plan } = useOpenPiece();
+  const { piece, plan } = useOpenPiece();
   const { layers, keep, remove } = useLayerChanges();
   const {
     surface: { blank },
@@ -97,7 +97,8 @@ export function LayersPanel({ onTouch }: { onTouch: () => void }) {
         id: newId(),
         kind: 'text',
         mode: 'transfer',
-        text: 'Lettering',
+        // Its own name is what is lettered most; a made-up word would be printed unread.
+        text: piece.name,
         font: 'oswald',
         sizeMm: Math.max(3, Math.round(blank.heightMm / 12)),
         colour: '#22303a',

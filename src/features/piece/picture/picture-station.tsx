@@ -119,7 +119,7 @@ export function PictureStation() {
   if (picture) {
     reasons.push({
       figure: `${((picture.widthPx * picture.heightPx) / 1e6).toFixed(1)} MP`,
-      text: `${picture.widthPx} × ${picture.heightPx} pixels, upright`,
+      text: `${picture.widthPx} × ${picture.heightPx} pixels`,
     });
     if (plan.surface.print) {
       const { widthMm, heightMm } = plan.surface.print.picture;
