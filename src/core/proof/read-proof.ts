@@ -31,8 +31,8 @@ const SQUARISH = 0.12;
 const LEAST_MATCH = 0.3;
 const LEAST_STRIP_MATCH = 0.25;
 const LEAST_PICTURE_MATCH = 0.3;
-/** A size is told only of what is seen clearly: clear photos fit by 0.75 and more. */
-const LEAST_SIZE_MATCH = 0.6;
+/** A size is told only of what is seen clearly: clear photos of soft pictures fit by 0.57 and more. */
+const LEAST_SIZE_MATCH = 0.55;
 const CLOSE_MATCH = 0.25;
 const SCAN_ASPECT_TOLERANCE = 0.05;
 

@@ -173,27 +173,27 @@ export function MethodStation() {
               testId="print-kind"
             />
           </Wide>
-          <ChoiceField
-            label="White parts of the picture"
-            value={piece.method.whites}
-            options={WHITES}
-            onCommit={(whites) => change('method', { whites }, 'white parts')}
-          />
+          <Wide>
+            <ChoiceField
+              label="White parts of the picture"
+              value={piece.method.whites}
+              options={WHITES}
+              onCommit={(whites) => change('method', { whites }, 'white parts')}
+            />
+          </Wide>
           <ChoiceField
             label="Look wanted"
             value={piece.method.look}
             options={LOOKS}
             onCommit={(look) => change('method', { look }, 'look wanted')}
           />
-          <Wide>
-            <SelectField
-              label="What the piece is for"
-              value={piece.seal.use}
-              options={USES.map((id) => ({ id, name: USE_NAMES[id] }))}
-              onCommit={(use) => change('seal', { use, sealer: null }, 'use')}
-              testId="use"
-            />
-          </Wide>
+          <SelectField
+            label="What the piece is for"
+            value={piece.seal.use}
+            options={USES.map((id) => ({ id, name: USE_NAMES[id] }))}
+            onCommit={(use) => change('seal', { use, sealer: null }, 'use')}
+            testId="use"
+          />
         </Fields>
         <details className={css.more}>
           <summary>Printer, paper and practice at hand</summary>
