@@ -10,7 +10,7 @@ type Sections = Record<string, Record<string, unknown>>;
 async function pieceOf(page: Page, name: string, sections: Sections): Promise<string> {
   await beginPiece(page, name);
   await choosePicture(page, await drawing(name.replaceAll(' ', '-'), PICTURE, 1600, 1200));
-  await expect(page.getByText(/pixels/)).toBeVisible();
+  await expect(page.getByText(/ × \d+ pixels/)).toBeVisible();
   await settled(page);
   const id = /piece\/([^/]+)\//.exec(page.url())?.[1] ?? '';
   await page.goto('/');
