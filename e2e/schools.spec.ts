@@ -178,7 +178,7 @@ test('inkjet on plain paper, peeled tacky: a window, two passes, and two coats o
 const METRIC = /\d\s?(mm|cm|m|µm|ml|cl|l|°C|kPa|cm²|m²|g\/m²)(?![a-z0-9/])/;
 
 test('an inch user never meets a metric unit', async ({ page }) => {
-  test.setTimeout(400_000);
+  test.setTimeout(200_000);
   await page.goto('/');
   await page.getByRole('button', { name: /^Units: centimetres/ }).click();
   const id = await pieceOf(page, 'Inch board', {
@@ -211,6 +211,7 @@ test('an inch user never meets a metric unit', async ({ page }) => {
   }
   expect(found).toEqual([]);
   // The same check sees them where they are wanted.
+  await page.goto('/');
   await page.getByRole('button', { name: /^Units: inches/ }).click();
   await page.goto(`/piece/${id}/lay`);
   await expect(answer(page)).toHaveText(METRIC);
