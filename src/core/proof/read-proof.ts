@@ -139,16 +139,12 @@ export function readProof(
     change = composed(change, fine(sent.slopes.full, seen, SAME));
   }
   const own = pages[best.page];
-  if (stripMatch(own, best.flipped, sent.full, seen) < LEAST_STRIP_MATCH)
-    return fail(
-      'proof-no-marks',
-      `expected the marks of a page, found only its picture: ${stripMatch(own, best.flipped, sent.full, seen).toFixed(2)}`,
-    );
-  if (pictureMatch(own, best.flipped, sent.full, seen) < LEAST_PICTURE_MATCH)
-    return fail(
-      'proof-no-marks',
-      `expected the picture of a page, found only its marks: ${pictureMatch(own, best.flipped, sent.full, seen).toFixed(2)}`,
-    );
+  const strip = stripMatch(own, best.flipped, sent.full, seen);
+  if (strip < LEAST_STRIP_MATCH)
+    return fail('proof-no-marks', `expected the marks of a page, found only its picture: ${strip.toFixed(2)}`);
+  const drawn = pictureMatch(own, best.flipped, sent.full, seen);
+  if (drawn < LEAST_PICTURE_MATCH)
+    return fail('proof-no-marks', `expected the picture of a page, found only its marks: ${drawn.toFixed(2)}`);
   const match = likeness(sent.full, seen, SAME);
   const sizeUnread = match < LEAST_SIZE_MATCH ? 'unclear' : unreadSize(sheet, { photo, page: own.page, density });
   const [across, along] = [Math.hypot(change[0], change[3]), Math.hypot(change[1], change[4])];
