@@ -68,9 +68,6 @@ function pendingOf({ piece, step }: PlanEntry, pieces: readonly PieceInPlan[], n
   const { job, plan } = inPlan.foreseen;
   return pendingBefore(runSteps(job, plan), step, plan, now);
 }
-const isPending = (entry: PlanEntry, pieces: readonly PieceInPlan[], now: number): boolean =>
-  pendingOf(entry, pieces, now) !== null;
-
 function Bench({
   schedule,
   wanted,
@@ -80,7 +77,8 @@ function Bench({
   const now = useNow(20_000);
   const { entries, pieces, agenda } = schedule;
   const sorted = byClock(entries);
-  const ready = sorted.find((one) => !isPending(one, pieces, now));
+  const isReady = (one: PlanEntry) => pendingOf(one, pieces, now) === null;
+  const ready = sorted.find(isReady);
   const asked = entries.find(({ key }) => key === (wanted ?? agenda.running?.step));
   const entry = asked ?? ready ?? sorted[0];
   const inPlan = entry && pieces.find(({ planned }) => planned.piece.id === entry.piece.id);
@@ -93,7 +91,7 @@ function Bench({
       schedule={schedule}
       entry={entry}
       inPlan={inPlan}
-      next={sorted.find((one) => one.key !== entry.key && !isPending(one, pieces, now))}
+      next={ready?.key === entry.key ? sorted.find((one) => one.key !== entry.key && isReady(one)) : ready}
       {...quick}
     />
   );
@@ -231,10 +229,10 @@ function Step({
   const pending = running ? null : pendingOf(entry, schedule.pieces, now);
   const [asking, setAsking] = useState(false);
 
+  const startNow = () => void change({ running: { step: entry.key, startedAt: clock() } });
   const begin = () => {
-    if (!running && !pending) void change({ running: { step: entry.key, startedAt: clock() } });
+    if (!running && !pending) startNow();
   };
-  const beginEarly = () => void change({ running: { step: entry.key, startedAt: clock() } });
   const move = (direction: number) => {
     begin();
     setAt((index) => Math.min(run.cards.length - 1, Math.max(0, index + direction)));
@@ -303,7 +301,7 @@ function Step({
       <div className={css.body} {...swipe()}>
         <Figure inPlan={inPlan} />
         {pending ? (
-          <WaitCard pending={pending} entry={entry} now={now} next={next} onEarly={beginEarly} />
+          <WaitCard pending={pending} entry={entry} now={now} next={next} onEarly={startNow} />
         ) : (
           <Card
             card={card}
