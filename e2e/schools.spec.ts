@@ -177,10 +177,16 @@ test('inkjet on plain paper, peeled tacky: a window, two passes, and two coats o
 /** A figure with a metric unit, where nobody asked for one. */
 const METRIC = /\d\s?(mm|cm|m|µm|ml|cl|l|°C|kPa|cm²|m²|g\/m²)(?![a-z0-9/])/;
 
+/** Turns the units, and waits until they are kept. */
+async function flipUnits(page: Page, to: 'inches' | 'centimetres'): Promise<void> {
+  await page.getByRole('button', { name: /^Units: / }).click();
+  await expect(page.getByRole('button', { name: `Units: ${to}. Change` })).toBeVisible();
+}
+
 test('an inch user never meets a metric unit', async ({ page }) => {
   test.setTimeout(200_000);
   await page.goto('/');
-  await page.getByRole('button', { name: /^Units: centimetres/ }).click();
+  await flipUnits(page, 'inches');
   const id = await pieceOf(page, 'Inch board', {
     surface: { kind: 'soft-wood', widthMm: 298.45, heightMm: 203.2, thicknessMm: 19.05, ...BARE },
     method: { school: 'dry-and-rub', binder: 'fluid-gel' },
@@ -212,7 +218,7 @@ test('an inch user never meets a metric unit', async ({ page }) => {
   expect(found).toEqual([]);
   // The same check sees them where they are wanted.
   await page.goto('/');
-  await page.getByRole('button', { name: /^Units: inches/ }).click();
+  await flipUnits(page, 'centimetres');
   await page.goto(`/piece/${id}/lay`);
   await expect(answer(page)).toHaveText(METRIC);
 });
