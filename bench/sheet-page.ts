@@ -4,13 +4,14 @@ import { PLAIN_FORM, formPrint, layoutPack, paperOf, type PaperId } from '@/core
 import { TRUE_PRINTER } from '@/core/at-hand';
 import { resolveBlank } from '@/core/shape';
 import { makeSheet } from '@/workers/sheet/client';
+import type { SheetSpent } from '@/workers/sheet/protocol';
 
 export async function printJob(
   url: string,
   widthMm: number,
   heightMm: number,
   paper: PaperId,
-): Promise<{ ms: number; bytes: number; pages: number; ok: boolean }> {
+): Promise<{ ms: number; bytes: number; pages: number; ok: boolean; spent: SheetSpent[] }> {
   const file = await (await fetch(url)).blob();
   const blank = resolveBlank({ kind: 'rectangle' }, { widthMm, heightMm });
   if (!blank.ok) throw new Error(blank.error.code);
@@ -18,6 +19,8 @@ export async function printJob(
   const { blocks } = formPrint(blank.value, PLAIN_FORM, place, [], null);
   const pack = layoutPack(blocks, { paper: paperOf(paper, place), orientation: 'auto', overlapMm: 10, marginMm: 5 });
   if (!pack.ok) throw new Error(pack.error.code);
+  let told: (spent: SheetSpent[]) => void = () => undefined;
+  const spending = new Promise<SheetSpent[]>((resolve) => (told = resolve));
   const from = performance.now();
   const made = await makeSheet(
     {
@@ -49,9 +52,12 @@ export async function printJob(
       ],
     },
     () => undefined,
+    (spent) => told(spent.filter((one) => one !== null)),
   ).done;
+  const ms = performance.now() - from;
   return {
-    ms: performance.now() - from,
+    ms,
+    spent: await spending,
     bytes: made?.ok ? made.value.length : 0,
     pages: pack.value.pages.length,
     ok: made?.ok ?? false,

@@ -13,6 +13,7 @@ import { PDFDocument } from '@cantoo/pdf-lib';
 import sharp, { type Sharp } from 'sharp';
 import { PLAIN_TONE, fadeRows, loadResampler, resample, toneTables } from '../src/core/raster';
 import { layoutPack, paperOf } from '../src/core/sheet';
+import type { SheetSpent } from '../src/workers/sheet/protocol';
 import { medianMs } from './support.mts';
 import { CHROMIUM } from '../scripts/browser.mjs';
 
@@ -298,7 +299,7 @@ try {
               w: number,
               h: number,
               paper: string,
-            ) => Promise<{ ms: number; bytes: number; pages: number; ok: boolean }>;
+            ) => Promise<{ ms: number; bytes: number; pages: number; ok: boolean; spent: SheetSpent[] }>;
           }
         ).printJob('/picture.jpg', w, h, 'letter'),
       [job.widthMm, job.heightMm] as const,
@@ -306,25 +307,46 @@ try {
   for (const job of [LARGE, SMALL]) {
     await inBrowser(job);
     const taken: number[] = [];
-    let last = { bytes: 0, pages: 0, ok: false };
+    let last = { bytes: 0, pages: 0, ok: false, spent: [] as SheetSpent[] };
+    const spending: SheetSpent[] = [];
     for (let run = 0; run < RUNS; run++) {
       const done = await inBrowser(job);
       taken.push(done.ms);
+      spending.push(phasesOf(done.ms, done.spent));
       last = done;
     }
     const mine = taken.sort((a, b) => a - b)[Math.floor(RUNS / 2)];
     sharp.concurrency(cores);
     const all = await medianMs(RUNS, () => theirPdf(job, masks.get(job) as Buffer));
     sharp.concurrency(1);
-    const one = await medianMs(3, () => theirPdf(job, masks.get(job) as Buffer));
+    const one = await medianMs(RUNS, () => theirPdf(job, masks.get(job) as Buffer));
     console.log(
       `${job.name}, file to PDF of ${last.pages} pages (${(last.bytes / 1e6).toFixed(1)} MB, ${last.ok ? 'made' : 'FAILED'}): Chromium ${mine.toFixed(0)} ms, sharp and pdf-lib on all cores ${all.toFixed(0)} ms, ratio ${(mine / all).toFixed(2)}; on one thread ${one.toFixed(0)} ms, ratio ${(mine / one).toFixed(2)}`,
     );
+    console.log(`  against the better of them ${(mine / Math.min(all, one)).toFixed(2)}; ${phasesInWords(spending)}`);
   }
   console.log(await peakMemory(() => inBrowser(LARGE)));
 } finally {
   await browser.close();
   server.close();
+}
+
+/** The phases of one run as they follow each other: what workers share is divided among them; the rest is starting. */
+function phasesOf(ms: number, spent: readonly SheetSpent[]): SheetSpent & { start: number } {
+  const total = (phase: keyof SheetSpent) => spent.reduce((sum, one) => sum + one[phase], 0);
+  const shared = { resample: total('resample') / spent.length, encode: total('encode') / spent.length };
+  const decode = Math.max(...spent.map((one) => one.decode));
+  const write = total('write');
+  return { ...shared, decode, write, start: ms - decode - write - shared.resample - shared.encode };
+}
+
+function phasesInWords(runs: readonly SheetSpent[]): string {
+  const middle = (phase: string) =>
+    runs
+      .map((run) => run[phase as keyof SheetSpent])
+      .sort((a, b) => a - b)
+      [Math.floor(runs.length / 2)].toFixed(0);
+  return ['start', 'decode', 'resample', 'encode', 'write'].map((phase) => `${phase} ${middle(phase)} ms`).join(', ');
 }
 
 /**

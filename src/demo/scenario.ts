@@ -262,4 +262,4 @@ export function demoStash(now: number): Stash {
 }
 
 /** When the volunteers have time: evenings, and the weekend's middle. */
-export const DEMO_AGENDA: Agenda = EMPTY_AGENDA;
+export const DEMO_AGENDA: Agenda = { ...EMPTY_AGENDA, hoursSaid: true };

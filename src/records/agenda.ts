@@ -3,10 +3,10 @@ import type { FreeHours, Places } from '@/core/schedule';
 import { MOST_SPANS, type DaySpan } from '@/core/measure';
 import type { Result } from '@/core/shared';
 import { day, figure, instant, item, list, maybe, oneOf, section, whole, words } from './fields';
-import { checkRecord, migrateToCurrent, type VersionCode } from './version';
+import { checkRecord, migrateToCurrent, type Migration, type VersionCode } from './version';
 
 const MINUTES_PER_DAY = 1440;
-const AGENDA_VERSION = 1;
+const AGENDA_VERSION = 2;
 
 /** A busy time read from a calendar file. */
 export interface BusyTime {
@@ -19,8 +19,10 @@ export interface BusyTime {
 /** When hands are free, what there is room for, and how the steps of all pieces were placed last. */
 export interface Agenda {
   id: 'agenda';
-  version: 1;
+  version: 2;
   weekly: DaySpan[][];
+  /** The person said that these are the hours; until then they are assumed. */
+  hoursSaid: boolean;
   days: Record<string, DaySpan[]>;
   quiet: DaySpan | null;
   busy: BusyTime[];
@@ -47,11 +49,15 @@ export interface Agenda {
 const evening: DaySpan[] = [{ fromMinute: 18 * 60, untilMinute: 21 * 60 }];
 const weekend: DaySpan[] = [{ fromMinute: 10 * 60, untilMinute: 18 * 60 }];
 
+/** The week as version 1 assumed it, in its own writing. */
+const ASSUMED_IN_VERSION_1 = JSON.stringify([weekend, evening, evening, evening, evening, evening, weekend]);
+
 /** Evenings and weekends, with the night quiet. */
 export const EMPTY_AGENDA: Agenda = {
   id: 'agenda',
-  version: 1,
+  version: 2,
   weekly: [weekend, evening, evening, evening, evening, evening, weekend],
+  hoursSaid: false,
   days: {},
   quiet: { fromMinute: 22 * 60, untilMinute: 7 * 60 },
   busy: [],
@@ -75,8 +81,9 @@ const step = () => Joi.string().max(200).required();
 
 const AGENDA_SCHEMA = section<Agenda>({
   id: oneOf('agenda'),
-  version: Joi.number().valid(1).required(),
+  version: Joi.number().valid(2).required(),
   weekly: list(spans(), 7).length(7),
+  hoursSaid: Joi.boolean().required(),
   days: Joi.object<Agenda['days']>().pattern(day().optional(), spans()).required(),
   quiet: maybe(span()),
   busy: list(
@@ -103,9 +110,18 @@ const AGENDA_SCHEMA = section<Agenda>({
 
 export const checkAgenda = (data: unknown): Result<Agenda, 'record-invalid'> => checkRecord(AGENDA_SCHEMA, data);
 
+const MIGRATIONS: readonly Migration[] = [
+  {
+    from: 1,
+    to: 2,
+    name: 'hours-said-added',
+    migrate: (data) => ({ ...data, hoursSaid: JSON.stringify(data.weekly) !== ASSUMED_IN_VERSION_1 }),
+  },
+];
+
 /** Reads a stored agenda. */
 export function readAgenda(data: unknown): Result<Agenda, VersionCode> {
-  const current = migrateToCurrent(data, AGENDA_VERSION, []);
+  const current = migrateToCurrent(data, AGENDA_VERSION, MIGRATIONS);
   return current.ok ? checkAgenda(current.value) : current;
 }
 

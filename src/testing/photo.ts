@@ -2,8 +2,8 @@
  * Draws phone-like photos of a printed sheet: content scaled and mirrored on its paper, on a darker table, turned and
  * tilted, unevenly lit, blurred and noisy. Seeded.
  */
-import { homographyOf, type Point } from '@/core/proof/homography';
-import type { Rgba } from '@/core/proof';
+import { homographyOf, type Point } from '@/core/photo';
+import type { Rgba } from '@/core/photo';
 import { seededChance } from '@/core/shared';
 
 export interface PhotoOf {

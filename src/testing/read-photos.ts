@@ -3,7 +3,8 @@
  * JOB.json`, readings to standard output.
  */
 import { readFileSync } from 'node:fs';
-import { readProof, type ExpectedPage, type ProofCode, type ProofReading, type Rgba } from '@/core/proof';
+import { readProof, type ExpectedPage, type ProofCode, type ProofReading } from '@/core/proof';
+import type { Rgba } from '@/core/photo';
 import type { SheetPack } from '@/core/sheet';
 import { type Result, seededChance } from '@/core/shared';
 import { photoOf, type PhotoOf } from './photo';

@@ -5,8 +5,9 @@ import { DateField } from '@mui/x-date-pickers/DateField';
 import { LocalizationProvider } from '@mui/x-date-pickers/LocalizationProvider';
 import { format, isValid } from 'date-fns';
 import { enGB } from 'date-fns/locale/en-GB';
+import { enUS } from 'date-fns/locale/en-US';
 import { useState } from 'react';
-import { noonOf } from './times';
+import { noonOf, writingHere } from './times';
 import css from './date-dialog.module.css';
 
 /** Days that anything on these pages can be of: well within what records take. */
@@ -36,7 +37,7 @@ export function DateDialog({
     date !== null && isValid(date) && dayOf(date) >= from && dayOf(date) <= LAST;
   return (
     <Popover open anchorEl={anchor} onClose={onClose} slotProps={{ paper: { role: 'dialog', 'aria-label': label } }}>
-      <LocalizationProvider dateAdapter={AdapterDateFns} adapterLocale={enGB}>
+      <LocalizationProvider dateAdapter={AdapterDateFns} adapterLocale={writingHere().monthFirst ? enUS : enGB}>
         <div
           className={css.dialog}
           onKeyDown={(event) => {

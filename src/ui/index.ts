@@ -1,7 +1,7 @@
 export { Themed } from './themed';
 export { ClockProvider, useClock, useNow } from './clock';
 export { UnitsProvider, useUnits } from './units-context';
-export { afterTime, clockTime, dated, dayName, longDate, noonOf, span, timeZoneHere } from './times';
+export { afterTime, clockTime, dated, dayName, formatHours, longDate, noonOf, span, timeZoneHere } from './times';
 export { WetnessMark, WETNESS_WORDS } from './wetness-mark';
 export { StateMark } from './state-mark';
 export {

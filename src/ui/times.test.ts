@@ -1,4 +1,4 @@
-import { afterTime, clockTime, dayName, span } from './times';
+import { afterTime, dated, writingOf, clockTime, dayName, span } from './times';
 import { MS_PER_DAY, MS_PER_MINUTE } from '@/core/shared';
 
 describe('times in words', () => {
@@ -13,6 +13,18 @@ describe('times in words', () => {
   ])('%s', (time, clock, after) => {
     expect(clockTime(at(time), now)).toBe(clock);
     expect(afterTime(at(time), now)).toBe(after);
+  });
+  it.each([
+    ['en-GB', '12 Dec 2026', 'Sat 12 Dec 18:05'],
+    ['de-DE', '12 Dec 2026', 'Sat 12 Dec 18:05'],
+    ['en-US', 'Dec 12, 2026', 'Sat Dec 12, 6:05 PM'],
+    ['en-AU', '12 Dec 2026', 'Sat 12 Dec 6:05 PM'],
+    ['en-CA', 'Dec 12, 2026', 'Sat Dec 12, 6:05 PM'],
+  ])('in %s as is usual there', (locale, day, time) => {
+    const writing = writingOf(locale);
+    expect(dated(at('2026-12-12T18:05:00'), 'd MMM yyyy', writing)).toBe(day);
+    expect(dated(at('2026-12-12T18:05:00'), 'EEE d MMM HH:mm', writing)).toBe(time);
+    expect(dated(at('2026-12-12T00:00:00'), 'HH:mm', writingOf('en-US'))).toBe('12:00 AM');
   });
   it('names days and spans', () => {
     expect([

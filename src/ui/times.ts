@@ -1,4 +1,5 @@
 import { differenceInCalendarDays } from 'date-fns';
+import { formatSpans, type DaySpan } from '@/core/measure';
 import { MS_PER_MINUTE } from '@/core/shared';
 
 /** How a date is written: weekday, day, month, year, hour and minute, as said by these signs. */
@@ -10,6 +11,7 @@ export type DatePattern =
   | 'd MMM'
   | 'EEE d MMM'
   | 'EEEE'
+  | 'EEEE d MMM'
   | 'd MMM yyyy'
   | 'd MMMM yyyy';
 
@@ -26,6 +28,8 @@ const SIGNS: Readonly<Record<string, (date: Date) => string>> = {
   yyyy: (date) => String(date.getFullYear()),
   d: (date) => String(date.getDate()),
   HH: (date) => twoDigits(date.getHours()),
+  h: (date) => String(date.getHours() % 12 || 12),
+  a: (date) => (date.getHours() < 12 ? 'AM' : 'PM'),
   mm: (date) => twoDigits(date.getMinutes()),
 };
 
@@ -35,12 +39,50 @@ const SIGNS: Readonly<Record<string, (date: Date) => string>> = {
  */
 export const noonOf = (day: string): Date => new Date(`${day}T12:00:00`);
 
+/** How dates and times are written where the person is. */
+export interface DateWriting {
+  /** "Dec 12", not "12 Dec". */
+  monthFirst: boolean;
+  clock: 12 | 24;
+}
+
+/** @param locale a language tag, such as "en-US" */
+export function writingOf(locale: string): DateWriting {
+  const order = new Intl.DateTimeFormat(locale, { day: 'numeric', month: 'short' })
+    .formatToParts(0)
+    .map(({ type }) => type);
+  const { hour12 } = new Intl.DateTimeFormat(locale, { hour: 'numeric' }).resolvedOptions();
+  return { monthFirst: order.indexOf('month') < order.indexOf('day'), clock: hour12 ? 12 : 24 };
+}
+
+let written: DateWriting | null = null;
+export const writingHere = (): DateWriting =>
+  (written ??= writingOf(typeof navigator === 'undefined' ? 'en-GB' : navigator.language));
+
+const MONTH_FIRST: readonly [RegExp, string][] = [
+  [/d (MMMM?) yyyy/, '$1 d, yyyy'],
+  [/d (MMM) HH/, '$1 d, HH'],
+  [/d (MMM)/, '$1 d'],
+];
+
+function patternIn(pattern: string, { monthFirst, clock }: DateWriting): string {
+  const [turn, to] = MONTH_FIRST.find(([form]) => form.test(pattern)) ?? [];
+  const ordered = monthFirst && turn && to ? pattern.replace(turn, to) : pattern;
+  return clock === 12 ? ordered.replace('HH:mm', 'h:mm a') : ordered;
+}
+
+/** Stretches of a day, on the clock of this place. */
+export const formatHours = (spans: readonly DaySpan[]): string => formatSpans(spans, writingHere().clock);
+
 /**
- * "Sat 12 Dec 09:40" and its parts, in this machine's time. The browser's own names: a formatter with a locale of its
+ * "Sat 12 Dec 09:40", or "Sat Dec 12, 9:40 AM" where that is usual, and its parts, in this machine's time. The browser's own names: a formatter with a locale of its
  * own would weigh on every page.
  */
-export const dated = (at: number | Date, pattern: DatePattern): string =>
-  pattern.replace(/EEEE|EEE|MMMM|MMM|yyyy|HH|mm|d/g, (sign) => SIGNS[sign]?.(new Date(at)) ?? sign);
+export const dated = (at: number | Date, pattern: DatePattern, writing = writingHere()): string =>
+  patternIn(pattern, writing).replace(
+    /EEEE|EEE|MMMM|MMM|yyyy|HH|mm|d|h|a/g,
+    (sign) => SIGNS[sign]?.(new Date(at)) ?? sign,
+  );
 
 /** "14:20", "tomorrow 09:40", "Thursday 09:40", "Sat 12 Dec, 09:40". */
 export function clockTime(at: number, now: number): string {
@@ -55,7 +97,7 @@ export function clockTime(at: number, now: number): string {
 /** "today after 14:20", "Thursday after 09:40". */
 export function afterTime(at: number, now: number): string {
   const text = clockTime(at, now);
-  return /^\d/.test(text) ? `today after ${text}` : text.replace(/,? (\d\d:)/, ' after $1');
+  return /^\d/.test(text) ? `today after ${text}` : text.replace(/,? (\d{1,2}:)/, ' after $1');
 }
 
 /** "today", "Saturday", "Sat 12 Dec". */

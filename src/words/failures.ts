@@ -135,6 +135,8 @@ const SENTENCES: Readonly<Record<FailureCode, Sentence>> = {
     'The picture could not be read through: the browser stopped it. Reload the page; nothing was changed.',
   'proof-no-page': () =>
     'No sheet of paper was found in this photo. Lay the page on something darker, with all four edges in view, and take it again.',
+  'proof-lamp': () =>
+    'A lamp hides too much of the page. Turn away from it, or put it out, and photograph the page again.',
   'proof-no-marks': () =>
     'This is not a page of this print: its marks were not found. Choose a photo of a page as it was sent last, marks and bar in view.',
   'proof-failed': () => 'The photo could not be read: the browser stopped it. Try again; nothing was changed.',

@@ -1,8 +1,5 @@
 import { frameMatrix, frameSize, type PictureRows, type Turning } from '@/core/picture';
-import type { RowSource } from '@/core/raster/resample';
-
-/** As many as are asked for at a time. */
-const STRIP_ROWS = 64;
+import { BAND_ROWS, type RowSource } from '@/core/raster';
 
 /**
  * Reads a bitmap's rows, turned and straightened, over white, through a canvas of a few rows: the whole picture is
@@ -12,7 +9,7 @@ export function bitmapRows(bitmap: ImageBitmap, turning: Turning): RowSource & P
   const picture = { widthPx: bitmap.width, heightPx: bitmap.height };
   const { widthPx, heightPx } = frameSize(picture, turning);
   const [a, b, c, d, e, f] = frameMatrix(picture, turning);
-  const canvas = new OffscreenCanvas(widthPx, Math.min(STRIP_ROWS, heightPx));
+  const canvas = new OffscreenCanvas(widthPx, Math.min(BAND_ROWS, heightPx));
   const context = canvas.getContext('2d', { alpha: false, willReadFrequently: true });
   if (!context) throw new Error('no canvas to read the picture with');
   const straight = turning.straightenDeg === 0;

@@ -109,7 +109,18 @@ function spanOf(from: TypedTime, until: TypedTime): DaySpan {
   return { fromMinute: minuteAt(from, from.half), untilMinute: minuteAt(until, until.half) };
 }
 
-const clockText = (minute: number): string =>
-  `${String(Math.floor(minute / 60)).padStart(2, '0')}:${String(minute % 60).padStart(2, '0')}`;
-export const formatSpans = (spans: readonly DaySpan[]): string =>
-  spans.map(({ fromMinute, untilMinute }) => `${clockText(fromMinute)}–${clockText(untilMinute)}`).join(', ');
+/** A clock of two halves, or of 24 hours. */
+type ClockHours = 12 | 24;
+
+function clockText(minute: number, clock: ClockHours): string {
+  const [hour, past] = [Math.floor(minute / 60), String(minute % 60).padStart(2, '0')];
+  if (clock === 24) return `${String(hour).padStart(2, '0')}:${past}`;
+  if (hour === 24) return 'midnight';
+  return `${hour % 12 || 12}:${past} ${hour < 12 ? 'am' : 'pm'}`;
+}
+
+/** As it can be typed again. */
+export const formatSpans = (spans: readonly DaySpan[], clock: ClockHours = 24): string =>
+  spans
+    .map(({ fromMinute, untilMinute }) => `${clockText(fromMinute, clock)}–${clockText(untilMinute, clock)}`)
+    .join(', ');

@@ -221,6 +221,14 @@ it.each(HOURS)('hours %p', (text, expected) => {
   const read = parseSpans(text);
   expect(read.ok ? formatSpans(read.value) : read.error.code).toBe(expected);
 });
+it.each(['06:30–12:00, 13:05–24:00', '00:00–00:30', '11:00–13:00, 18:00–21:00'])(
+  '%p by the halves of the day',
+  (text) => {
+    const spans = parseSpans(text);
+    if (!spans.ok) throw new Error(spans.error.code);
+    expect(parseSpans(formatSpans(spans.value, 12))).toEqual(spans);
+  },
+);
 it('they are a hundred and fifty at the least', () =>
   expect(LENGTHS.length + VOLUMES.length + TEMPERATURES.length + FILMS.length + HOURS.length).toBeGreaterThanOrEqual(
     150,

@@ -1,5 +1,5 @@
 import type { RectMm, SizeMm } from '@/core/shape';
-import type { Rgba } from './raster';
+import type { Rgba } from '@/core/photo';
 
 /** Pixels a millimetre that pages are compared at; the coarse search takes a quarter of it. */
 export const DENSITY = 2;

@@ -2,4 +2,3 @@ export { judgeProof, type ProofReading, type ProofReason, type ProofVerdict, typ
 export { densityOf } from './density';
 export { DENSITY, type ExpectedPage } from './expected-page';
 export { readProof, type ProofCode } from './read-proof';
-export type { Rgba } from './raster';

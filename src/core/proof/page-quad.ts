@@ -4,8 +4,7 @@
  * four edges refined to parts of a pixel by where brightness falls steepest. The sheet whose edges step most clearly
  * wins.
  */
-import { boxMean, reduced, sample, type Gray } from './raster';
-import { solve, type Point } from './homography';
+import { boxMean, reduced, sample, solve, type Gray, type Point } from '@/core/photo';
 
 const SMALL_PX = 420;
 const THRESHOLDS = 9;

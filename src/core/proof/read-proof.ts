@@ -6,15 +6,28 @@
  */
 import { fail, ok, type Result } from '@/core/shared';
 import type { RectMm, SizeMm } from '@/core/shape';
-import { homographyOf, project, solve, type Homography, type Point } from './homography';
+import {
+  channelOf,
+  grayOf,
+  homographyOf,
+  mirroredGray,
+  project,
+  reduced,
+  sample,
+  solve,
+  standingOut,
+  type Gray,
+  type Homography,
+  type Point,
+  type Rgba,
+} from '@/core/photo';
 import { DENSITY, type ExpectedPage } from './expected-page';
 import type { Density } from './density';
 import { findPage, type FoundPage } from './page-quad';
-import { channelOf, grayOf, mirroredGray, reduced, sample, standingOut, type Gray, type Rgba } from './raster';
 import { atDensity, coarse, fine, likeness, slopesOf, type Affine, type Slopes } from './register';
 import type { PageSide, ProofReading, SizeUnread } from './verdict';
 
-export type ProofCode = 'proof-no-page' | 'proof-no-marks';
+export type ProofCode = 'proof-no-page' | 'proof-no-marks' | 'proof-lamp';
 
 const COARSE_BY = 4;
 const MIDDLE_BY = 2;
@@ -148,7 +161,9 @@ export function readProof(
   const match = likeness(sent.full, seen, SAME);
   const sizeUnread = match < LEAST_SIZE_MATCH ? 'unclear' : unreadSize(sheet, { photo, page: own.page, density });
   const [across, along] = [Math.hypot(change[0], change[3]), Math.hypot(change[1], change[4])];
-  const levels = levelsOf(photo, own, best.flipped, h, change);
+  const { veiled, ...levels } = levelsOf(photo, own, best.flipped, h, change);
+  if (veiled && sizeUnread === 'unclear')
+    return fail('proof-lamp', `expected the page clear of a lamp, found its picture by ${match.toFixed(2)}`);
   const [from, to] = [project(h, size.width * 0.25, size.height / 2), project(h, size.width * 0.75, size.height / 2)];
   return ok({
     page: best.page,
@@ -304,6 +319,9 @@ const EDGE_FROM_MM = 0.6;
 const EDGE_TO_MM = 2.2;
 const LOST_SHARE = 0.3;
 const CUT_SHARE = 0.5;
+const VEIL_FROM_MM = 7;
+const VEIL_TO_MM = 14;
+const VEILED_SHARE = 0.8;
 /** A camera's own contrast may make more of it. */
 const MOST_DARKNESS = 1.1;
 
@@ -317,7 +335,7 @@ function levelsOf(
   flipped: boolean,
   h: Homography,
   [a, b, c, d, e, f]: Affine,
-): Pick<ProofReading, 'darknessKept' | 'cast' | 'cutOff' | 'inked'> {
+): Pick<ProofReading, 'darknessKept' | 'cast' | 'cutOff' | 'inked'> & { veiled: boolean } {
   const channels = ([0, 1, 2] as const).map((channel) => channelOf(photo, channel));
   const sent = ([0, 1, 2] as const).map((channel) => {
     const gray = channelOf(raster, channel);
@@ -357,12 +375,20 @@ function levelsOf(
     return slopes.length === 0 ? 1 : weightedQuantile(slopes, lit.quantile);
   });
   const inks = came.map(({ sent: should }) => 1 - Math.min(...should)).filter((dark) => dark > INKED);
+  const glare = lit.quantile !== QUANTILES.none;
   const darknessKept = Math.min(MOST_DARKNESS, (kept[0] + kept[1] + kept[2]) / 3);
   return {
+    veiled: lit.quantile === QUANTILES.wide,
     darknessKept,
     cast: [darknessKept - kept[0], darknessKept - kept[1], darknessKept - kept[2]],
     inked: inks.length === 0 ? 0 : inks.reduce((sum, dark) => sum + dark, 0) / inks.length,
-    cutOff: cutSides(came, spots, { page, places, flipped, kept: darknessKept }),
+    cutOff: cutSides(came, spots, {
+      page,
+      places,
+      flipped,
+      kept: darknessKept,
+      glare,
+    }),
   };
 }
 
@@ -469,7 +495,13 @@ const darkOf = (levels: readonly number[]): number => 1 - (levels[0] + levels[1]
 function cutSides(
   seenSpots: readonly Spot[],
   spots: readonly Spot[],
-  { page, places, flipped, kept }: { page: SizeMm; places: readonly RectMm[]; flipped: boolean; kept: number },
+  {
+    page,
+    places,
+    flipped,
+    kept,
+    glare,
+  }: { page: SizeMm; places: readonly RectMm[]; flipped: boolean; kept: number; glare: boolean },
 ): PageSide[] {
   const placed = places.map((place) => (flipped ? { ...place, xMm: page.widthMm - place.xMm - place.widthMm } : place));
   const [left, top] = [Math.min(...placed.map((place) => place.xMm)), Math.min(...placed.map((place) => place.yMm))];
@@ -481,9 +513,16 @@ function cutSides(
     top: (_, y) => y - top,
     bottom: (_, y) => bottom - y,
   };
-  const inBand = (side: PageSide, { x, y, sent }: Spot): boolean => {
+  const within = (side: PageSide, { x, y, sent }: Spot, fromMm: number, toMm: number): boolean => {
     const inside = band[side](x * page.widthMm, y * page.heightMm);
-    return inside >= EDGE_FROM_MM && inside <= EDGE_TO_MM && darkOf(sent) >= INKED;
+    return inside >= fromMm && inside <= toMm && darkOf(sent) >= INKED;
+  };
+  const inBand = (side: PageSide, spot: Spot): boolean => within(side, spot, EDGE_FROM_MM, EDGE_TO_MM);
+  // A printer cuts sharply; a lamp's veil runs on inwards.
+  const runsOn = (side: PageSide): boolean => {
+    const near = seenSpots.filter((spot) => within(side, spot, VEIL_FROM_MM, VEIL_TO_MM));
+    const full = near.filter(({ sent, seen }) => darkOf(seen) > VEILED_SHARE * kept * darkOf(sent)).length;
+    return full < near.length * VEILED_SHARE;
   };
   return (Object.keys(band) as PageSide[]).filter((side) => {
     // What a lamp hides counts as there.
@@ -491,6 +530,6 @@ function cutSides(
     const lost = seenSpots.filter(
       (spot) => inBand(side, spot) && darkOf(spot.seen) < LOST_SHARE * kept * darkOf(spot.sent),
     ).length;
-    return inked > 12 && lost / inked > CUT_SHARE;
+    return inked > 12 && lost / inked > CUT_SHARE && !(glare && runsOn(side));
   });
 }

@@ -3,8 +3,7 @@
  * millimetres, found coarsely by trying sizes and shifts and then finely by Gauss–Newton on what stands out of its
  * surroundings (source: Lucas and Kanade's image registration, with Huber's weights).
  */
-import { solve } from './homography';
-import { sample, type Gray } from './raster';
+import { sample, solve, type Gray } from '@/core/photo';
 
 /** x' = a·x + b·y + c, y' = d·x + e·y + f, pixels of the expected page to pixels of the found one. */
 export type Affine = readonly [number, number, number, number, number, number];

@@ -53,9 +53,8 @@ export function fadeRows(
     const xMm = (firstColumn + column + 0.5) * mmPerPx;
     return mirrored ? print.widthMm - xMm : xMm;
   };
-  const near = Uint8Array.from({ length: widthPx }, (_, column) =>
-    Number(Math.min(xOf(column), print.widthMm - xOf(column)) < reach),
-  );
+  const every = Int32Array.from({ length: widthPx }, (_, column) => column);
+  const near = every.filter((column) => Math.min(xOf(column), print.widthMm - xOf(column)) < reach);
   const columnShares =
     form === 'rectangle'
       ? Float64Array.from({ length: widthPx }, (_, column) =>
@@ -67,8 +66,7 @@ export function fadeRows(
     const yEdge = Math.min(yMm, print.heightMm - yMm);
     // The nearer of two edges counts, and the curve only rises: so the smaller of two shares.
     const rowShare = columnShares ? smooth(yEdge / fadeMm) : 1;
-    for (let column = 0; column < widthPx; column++) {
-      if (yEdge >= reach && near[column] === 0) continue;
+    for (const column of yEdge < reach ? every : near) {
       const share = columnShares
         ? Math.min(columnShares[column], rowShare)
         : fadeShare(form, fadeMm, print, xOf(column), yMm);

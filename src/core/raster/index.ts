@@ -1,4 +1,4 @@
-export { loadResampler, resample, type PlaneSource, type ResampleCode, type RowSource } from './resample';
+export { BAND_ROWS, loadResampler, resample, type PlaneSource, type ResampleCode, type RowSource } from './resample';
 export type { ResamplePasses } from './resample-plain';
 export {
   PLAIN_TONE,

@@ -37,7 +37,8 @@ export interface PlaneSource extends SizePx {
 /** RGBA rows of the output, opaque, which the sink may alter. The array is used again: copy what must stay. */
 export type RowSink = (firstRow: number, rows: number, pixels: Uint8ClampedArray<ArrayBuffer>) => void;
 
-const BAND_ROWS = 64;
+/** Rows that are asked for at a time, at the most. */
+export const BAND_ROWS = 128;
 const PAGE_BYTES = 65_536;
 /** The compiled kernel keeps its own first kilobyte. */
 const FIRST_FREE = 1024;

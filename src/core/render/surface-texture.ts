@@ -6,12 +6,24 @@
 import type { SurfaceId } from '@/core/craft';
 import { linearColour } from '@/core/colour';
 import type { Grain, SurfaceLook } from './grain';
-import { latticeHash, noiseSampler } from '@/core/shared';
+import { NoiseSampler, latticeHash } from '@/core/shared';
 
 /**
- * Writes the share of light against the surface's own colour, for each channel, at a place along and across the grain.
+ * Reads a place along and across the grain and what changes slowly there, and writes the share of light against the
+ * surface's own colour, or what changes slowly: figures at the places named below. One array for all of them, since
+ * figures that are handed on one by one are each put on the heap.
  */
-type Texture = (along: number, across: number, out: Float64Array) => void;
+type Shade = (figures: Float64Array) => void;
+const [ALONG, ACROSS, SLOW, SLOW_TOO, RED, GREEN, BLUE] = [0, 1, 2, 3, 4, 5, 6] as const;
+const FIGURES = 7;
+
+interface Texture {
+  at: Shade;
+  /** What changes slowly over the face, two figures at the most: worked out at a few places, and between them by line. */
+  slow: Shade | null;
+  /** The length over which it changes. */
+  slowMm: number;
+}
 /**
  * A texture made ready for one grain and size of pixel: what does not change from pixel to pixel is worked out once.
  */
@@ -56,15 +68,21 @@ const wood =
       along: (latticeHash(k, 1, seed) - 0.5) * 420,
       across: (latticeHash(k, 2, seed) - 0.5) * 300,
     }));
-    const swayAt = noiseSampler(seed);
-    const tintAt = noiseSampler(seed + 9);
-    const yearAt = noiseSampler(seed + 2);
-    const fibreAt = noiseSampler(seed + 5);
-    const poreAt = noiseSampler(seed + 13);
+    const sways = new NoiseSampler(seed);
+    const tints = new NoiseSampler(seed + 9);
+    const years = new NoiseSampler(seed + 2);
+    const threads = new NoiseSampler(seed + 5);
+    const holes = new NoiseSampler(seed + 13);
     const strengths = Float64Array.from({ length: 64 }, (_, ring) => 0.4 + 0.9 * latticeHash(ring, 5, seed));
-    return (along, across, out) => {
-      const sway = swayAt(along * 0.007, across * 0.009) - 0.5;
-      const tint = tintAt(along * 0.004 + 31, across * 0.03) - 0.5;
+    const slow: Shade = (f) => {
+      f[SLOW] = sways.at(f[ALONG] * 0.007, f[ACROSS] * 0.009) - 0.5;
+      f[SLOW_TOO] = tints.at(f[ALONG] * 0.004 + 31, f[ACROSS] * 0.03) - 0.5;
+    };
+    const at: Shade = (f) => {
+      const along = f[ALONG];
+      const across = f[ACROSS];
+      const sway = f[SLOW];
+      const tint = f[SLOW_TOO];
       const beside = across - pithAcross + sway * 16;
       const under = depth + taper * along + (sway + tint) * 9;
       let radius = Math.sqrt(beside * beside + under * under + 9);
@@ -81,7 +99,7 @@ const wood =
         if (inside > knot) knot = inside;
       }
       // Years differ: some rings are wide, some narrow.
-      const turn = radius / spacing + sway * 1.5 + (yearAt(radius * 0.11, 7) - 0.5) * 1.6;
+      const turn = radius / spacing + sway * 1.5 + (years.at(radius * 0.11, 7) - 0.5) * 1.6;
       const ring = Math.floor(turn);
       const phase = turn - ring;
       // Over the pith a ring is cut along: it shows wide, and from further off.
@@ -93,21 +111,28 @@ const wood =
         (phase > 0.5 ? step(0.5, 0.9, phase) * (1 - step(fall, 1, phase)) : 0) * rings * strengths[ring & 63] +
         0.22 * (1 - rings);
       let light = 1 + kind.late * 0.2 + tint * 0.07 - kind.late * late;
-      if (fibres > 0) light += (fibreAt(along * 0.08, across * 4.2) - 0.5) * fibres;
-      if (pores > 0) light -= pores * step(0.72, 0.85, poreAt(along * 0.35, across * 4.5));
-      out[0] = light * (1 - 0.48 * knot);
-      out[1] = light * (1 - 0.6 * knot) * (1 - 0.1 * late);
-      out[2] = light * (1 - 0.66 * knot) * (1 - 0.2 * late);
+      if (fibres > 0) light += (threads.at(along * 0.08, across * 4.2) - 0.5) * fibres;
+      if (pores > 0) light -= pores * step(0.72, 0.85, holes.at(along * 0.35, across * 4.5));
+      f[RED] = light * (1 - 0.48 * knot);
+      f[GREEN] = light * (1 - 0.6 * knot) * (1 - 0.1 * late);
+      f[BLUE] = light * (1 - 0.66 * knot) * (1 - 0.2 * late);
     };
+    return { at, slow, slowMm: 33 };
   };
 
-/** A texture of light alone, the same for every channel. */
+/** A texture of light alone, the same for every channel: `at` writes the first. */
 const even =
-  (make: (grain: Grain, pxMm: number) => (along: number, across: number) => number): TextureMaker =>
+  (make: (grain: Grain, pxMm: number) => { at: Shade; slow?: Shade; slowMm?: number }): TextureMaker =>
   (grain, pxMm) => {
-    const lightAt = make(grain, pxMm);
-    return (along, across, out) => {
-      out[0] = out[1] = out[2] = lightAt(along, across);
+    const { at, slow = null, slowMm = 0 } = make(grain, pxMm);
+    return {
+      at: (f) => {
+        at(f);
+        f[GREEN] = f[RED];
+        f[BLUE] = f[RED];
+      },
+      slow,
+      slowMm,
     };
   };
 
@@ -115,46 +140,109 @@ const even =
 const weave = (periodMm: number, depth: number): TextureMaker =>
   even(({ seed }, pxMm) => {
     const shown = visible(periodMm, pxMm);
-    const overAt = noiseSampler(seed);
-    const underAt = noiseSampler(seed);
-    return (x, y) => {
+    const overs = new NoiseSampler(seed);
+    const unders = new NoiseSampler(seed);
+    const at: Shade = (f) => {
+      const x = f[ALONG];
+      const y = f[ACROSS];
       const i = Math.floor(x / periodMm);
       const j = Math.floor(y / periodMm);
       const over = ((i + j) & 1) === 0;
-      const slub = ((over ? overAt(x * 0.12, j * 1.7) : underAt(i * 1.7, y * 0.12)) - 0.5) * 0.06;
-      if (shown === 0) return 1 + slub - depth * 0.42;
+      const slub = ((over ? overs.at(x * 0.12, j * 1.7) : unders.at(i * 1.7, y * 0.12)) - 0.5) * 0.06;
+      if (shown === 0) {
+        f[RED] = 1 + slub - depth * 0.42;
+        return;
+      }
       const fx = x / periodMm - i;
       const fy = y / periodMm - j;
       const ridge = Math.sin(Math.PI * (over ? fy : fx)) * (0.75 + 0.25 * Math.sin(Math.PI * (over ? fx : fy)));
-      return 1 + slub - depth * ((1 - ridge) * shown + 0.42 * (1 - shown));
+      f[RED] = 1 + slub - depth * ((1 - ridge) * shown + 0.42 * (1 - shown));
     };
+    return { at };
   });
 
-/** Cells with creases between them, as in leather. */
-function creased(x: number, y: number, cellMm: number, seed: number): number {
-  const cx = Math.floor(x / cellMm);
-  const cy = Math.floor(y / cellMm);
-  let first = 99;
-  let second = 99;
-  for (let i = -1; i <= 1; i++) {
-    for (let j = -1; j <= 1; j++) {
-      const dx = x / cellMm - (cx + i + latticeHash(cx + i, cy + j, seed));
-      const dy = y / cellMm - (cy + j + latticeHash(cx + i, cy + j, seed + 7));
+/** Cells with creases between them, as in leather. The nine that a place can lie near are kept until it leaves them. */
+class Creases {
+  private readonly near = new Float64Array(18);
+  private readonly edges = new Float64Array(9);
+  private atX = NaN;
+  private atY = NaN;
+  constructor(private readonly seed: number) {}
+
+  private enter(cx: number, cy: number): void {
+    this.atX = cx;
+    this.atY = cy;
+    NEAREST_FIRST.forEach(([dx, dy], k) => {
+      const [i, j] = [cx + dx, cy + dy];
+      this.near[k * 2] = i + latticeHash(i, j, this.seed);
+      this.near[k * 2 + 1] = j + latticeHash(i, j, this.seed + 7);
+    });
+  }
+
+  /** 0 in a crease, 1 on a cell; one cell a unit. */
+  at(x: number, y: number): number {
+    const cx = Math.floor(x);
+    const cy = Math.floor(y);
+    if (cx !== this.atX || cy !== this.atY) this.enter(cx, cy);
+    const { near, edges } = this;
+    const left = (x - cx) * (x - cx);
+    const right = (cx + 1 - x) * (cx + 1 - x);
+    const up = (y - cy) * (y - cy);
+    const down = (cy + 1 - y) * (cy + 1 - y);
+    edges[1] = left;
+    edges[2] = right;
+    edges[3] = up;
+    edges[4] = down;
+    edges[5] = left + up;
+    edges[6] = right + up;
+    edges[7] = left + down;
+    edges[8] = right + down;
+    let first = 99;
+    let second = 99;
+    for (let k = 0; k < 9; k++) {
+      // No point of that cell can be nearer.
+      if (edges[k] >= second) continue;
+      const dx = x - near[k * 2];
+      const dy = y - near[k * 2 + 1];
       const distance = dx * dx + dy * dy;
       if (distance < first) {
         second = first;
         first = distance;
       } else if (distance < second) second = distance;
     }
+    return step(0.02, 0.22, Math.sqrt(second) - Math.sqrt(first));
   }
-  return step(0.02, 0.22, Math.sqrt(second) - Math.sqrt(first));
 }
 
-/** Slow change of light over the face, about nothing. */
-const broad = (seed: number, octaves: number): ((u: number, v: number) => number) => {
-  const at = noiseSampler(seed, octaves);
-  return (u, v) => at(u, v) - 0.5;
-};
+/** A cell, those at its sides, and those at its corners. */
+const NEAREST_FIRST = [
+  [0, 0],
+  [-1, 0],
+  [1, 0],
+  [0, -1],
+  [0, 1],
+  [-1, -1],
+  [1, -1],
+  [-1, 1],
+  [1, 1],
+] as const;
+
+/** Size of a cell of leather, mm. */
+const CREASE_MM = 1.4;
+
+/** Nothing but a slow change of light, of so many turns a millimetre and so strong. */
+function softly(seed: number, perMm: number, strength: number): { at: Shade; slow: Shade; slowMm: number } {
+  const change = new NoiseSampler(seed, 2);
+  return {
+    at: (f) => {
+      f[RED] = 1 + f[SLOW];
+    },
+    slow: (f) => {
+      f[SLOW] = (change.at(f[ALONG] * perMm, f[ACROSS] * perMm) - 0.5) * strength;
+    },
+    slowMm: 0.5 / perMm,
+  };
+}
 
 const TEXTURES: Readonly<Record<SurfaceId, TextureMaker>> = {
   'soft-wood': wood({ spacingMm: 3.6, late: 0.2, fibre: 0.06, pores: 0, depthMm: 30, taper: 0.045 }),
@@ -163,70 +251,116 @@ const TEXTURES: Readonly<Record<SurfaceId, TextureMaker>> = {
   'varnished-wood': wood({ spacingMm: 2.8, late: 0.24, fibre: 0.07, pores: 0.12, depthMm: 40, taper: 0.03 }),
   'painted-wood': even(({ seed }, px) => {
     const brush = 0.07 * visible(0.7, px);
-    const stroke = broad(seed, 3);
-    const film = broad(seed + 3, 2);
-    return (u, v) => 1 + stroke(u * 0.03, v * 1.4) * brush + film(u * 0.01, v * 0.01) * 0.03;
+    const stroke = new NoiseSampler(seed, 3);
+    const film = new NoiseSampler(seed + 3, 2);
+    return {
+      at: (f) => {
+        f[RED] = 1 + f[SLOW];
+        if (brush > 0) f[RED] += (stroke.at(f[ALONG] * 0.03, f[ACROSS] * 1.4) - 0.5) * brush;
+      },
+      slow: (f) => {
+        f[SLOW] = (film.at(f[ALONG] * 0.01, f[ACROSS] * 0.01) - 0.5) * 0.03;
+      },
+      slowMm: 50,
+    };
   }),
   canvas: weave(0.42, 0.24),
   cloth: weave(0.6, 0.3),
   leather: even(({ seed }, px) => {
-    const shown = visible(1.4, px);
-    const hide = broad(seed, 3);
-    return (u, v) =>
-      1 +
-      hide(u * 0.03, v * 0.03) * 0.2 -
-      0.35 * (shown > 0 ? shown * (1 - creased(u, v, 1.4, seed)) : 0) -
-      0.07 * (1 - shown);
+    const shown = visible(CREASE_MM, px);
+    const hide = new NoiseSampler(seed, 3);
+    const creases = new Creases(seed);
+    return {
+      at: (f) => {
+        f[RED] = 1 + f[SLOW] - 0.07 * (1 - shown);
+        if (shown > 0) f[RED] -= 0.35 * shown * (1 - creases.at(f[ALONG] / CREASE_MM, f[ACROSS] / CREASE_MM));
+      },
+      slow: (f) => {
+        f[SLOW] = (hide.at(f[ALONG] * 0.03, f[ACROSS] * 0.03) - 0.5) * 0.2;
+      },
+      slowMm: 8,
+    };
   }),
   glass: even(({ seed }) => {
-    const sheen = broad(seed, 2);
-    const bandAt = noiseSampler(seed);
-    return (u, v) => 1 + sheen(u * 0.004, v * 0.004) * 0.1 + 0.05 * step(0.55, 0.62, bandAt((u + v) * 0.012, 0));
+    const sheen = new NoiseSampler(seed, 2);
+    const band = new NoiseSampler(seed);
+    return {
+      at: (f) => {
+        f[RED] = 1 + f[SLOW] + 0.05 * step(0.55, 0.62, band.at((f[ALONG] + f[ACROSS]) * 0.012, 0));
+      },
+      slow: (f) => {
+        f[SLOW] = (sheen.at(f[ALONG] * 0.004, f[ACROSS] * 0.004) - 0.5) * 0.1;
+      },
+      slowMm: 120,
+    };
   }),
-  'glazed-ceramic': even(({ seed }) => {
-    const glaze = broad(seed, 2);
-    return (u, v) => 1 + glaze(u * 0.02, v * 0.02) * 0.06;
-  }),
+  'glazed-ceramic': even(({ seed }) => softly(seed, 0.02, 0.06)),
   metal: even(({ seed }, px) => {
     const brushed = 0.26 * visible(0.25, px);
-    const stroke = broad(seed, 3);
-    const sheen = broad(seed + 2, 2);
-    return (u, v) => 1 + (brushed > 0 ? stroke(u * 0.012, v * 5) * brushed : 0) + sheen(u * 0.006, v * 0.02) * 0.18;
+    const stroke = new NoiseSampler(seed, 3);
+    const sheen = new NoiseSampler(seed + 2, 2);
+    return {
+      at: (f) => {
+        f[RED] = 1 + f[SLOW];
+        if (brushed > 0) f[RED] += (stroke.at(f[ALONG] * 0.012, f[ACROSS] * 5) - 0.5) * brushed;
+      },
+      slow: (f) => {
+        f[SLOW] = (sheen.at(f[ALONG] * 0.006, f[ACROSS] * 0.02) - 0.5) * 0.18;
+      },
+      slowMm: 25,
+    };
   }),
   stone: ({ seed }, px) => {
     const speck = 0.22 * visible(0.5, px);
-    const vein = broad(seed + 4, 4);
-    const bed = broad(seed, 5);
-    const specks = broad(seed + 8, 1);
-    return (u, v, out) => {
-      const crack = Math.abs(vein(u * 0.012, v * 0.03));
-      const light =
-        1 +
-        bed(u * 0.02, v * 0.05) * 0.62 +
-        (speck > 0 ? specks(u * 2.2, v * 2.2) * speck : 0) -
-        0.4 * (1 - step(0.004, 0.02, crack));
-      out[0] = light * 0.99;
-      out[1] = light;
-      out[2] = light * 1.02;
+    const vein = new NoiseSampler(seed + 4, 4);
+    const bed = new NoiseSampler(seed, 5);
+    const specks = new NoiseSampler(seed + 8);
+    return {
+      at: (f) => {
+        let light = 1 + f[SLOW] - 0.4 * (1 - step(0.004, 0.02, Math.abs(f[SLOW_TOO])));
+        if (speck > 0) light += (specks.at(f[ALONG] * 2.2, f[ACROSS] * 2.2) - 0.5) * speck;
+        f[RED] = light * 0.99;
+        f[GREEN] = light;
+        f[BLUE] = light * 1.02;
+      },
+      slow: (f) => {
+        f[SLOW] = (bed.at(f[ALONG] * 0.02, f[ACROSS] * 0.05) - 0.5) * 0.62;
+        f[SLOW_TOO] = vein.at(f[ALONG] * 0.012, f[ACROSS] * 0.03) - 0.5;
+      },
+      slowMm: 4,
     };
   },
   plaster: even(({ seed }, px) => {
     const pits = 0.2 * visible(1, px);
-    const trowel = broad(seed, 4);
-    const pitAt = noiseSampler(seed + 6);
-    return (u, v) =>
-      1 + trowel(u * 0.04, v * 0.04) * 0.16 - (pits > 0 ? pits * step(0.83, 0.9, pitAt(u * 0.9, v * 0.9)) : 0);
+    const trowel = new NoiseSampler(seed, 4);
+    const pit = new NoiseSampler(seed + 6);
+    return {
+      at: (f) => {
+        f[RED] = 1 + f[SLOW];
+        if (pits > 0) f[RED] -= pits * step(0.83, 0.9, pit.at(f[ALONG] * 0.9, f[ACROSS] * 0.9));
+      },
+      slow: (f) => {
+        f[SLOW] = (trowel.at(f[ALONG] * 0.04, f[ACROSS] * 0.04) - 0.5) * 0.16;
+      },
+      slowMm: 6,
+    };
   }),
   terracotta: even(({ seed }, px) => {
     const grit = 0.16 * visible(0.6, px);
-    const clay = broad(seed, 4);
-    const grains = broad(seed + 3, 1);
-    return (u, v) => 1 + clay(u * 0.03, v * 0.1) * 0.3 + (grit > 0 ? grains(u * 1.8, v * 1.8) * grit : 0);
+    const clay = new NoiseSampler(seed, 4);
+    const grains = new NoiseSampler(seed + 3);
+    return {
+      at: (f) => {
+        f[RED] = 1 + f[SLOW];
+        if (grit > 0) f[RED] += (grains.at(f[ALONG] * 1.8, f[ACROSS] * 1.8) - 0.5) * grit;
+      },
+      slow: (f) => {
+        f[SLOW] = (clay.at(f[ALONG] * 0.03, f[ACROSS] * 0.1) - 0.5) * 0.3;
+      },
+      slowMm: 3,
+    };
   }),
-  'led-candle': even(({ seed }) => {
-    const wax = broad(seed, 2);
-    return (u, v) => 1 + wax(u * 0.015, v * 0.015) * 0.08;
-  }),
+  'led-candle': even(({ seed }) => softly(seed, 0.015, 0.08)),
 };
 
 /** Light steps of a ground buffer. */
@@ -253,23 +387,85 @@ export function renderGround(
   const sin = Math.sin(angle);
   const cx = (widthPx * mmPerPx) / 2 + grain.shiftXMm;
   const cy = (heightPx * mmPerPx) / 2 + grain.shiftYMm;
-  const light = new Float64Array(3);
+  const place = (column: number, row: number): [along: number, across: number] => {
+    const x = (column + 0.5) * mmPerPx - cx;
+    const y = (row + 0.5) * mmPerPx - cy;
+    return [x * cos + y * sin, y * cos - x * sin];
+  };
+  const slowly = slowLines(texture, place, { widthPx, mmPerPx });
+  const { line, stepPx } = slowly;
+  const [alongStep, acrossStep] = [mmPerPx * cos, -mmPerPx * sin];
+  const tint = base.map((share) => share * (1 - opacity) * GROUND_STEPS);
+  const cover = over.map((share) => share * opacity * GROUND_STEPS);
+  const figures = new Float64Array(FIGURES);
   let at = 0;
   for (let row = 0; row < heightPx; row++) {
-    const y = (row + 0.5) * mmPerPx - cy;
-    for (let column = 0; column < widthPx; column++) {
-      const x = (column + 0.5) * mmPerPx - cx;
-      texture(x * cos + y * sin, y * cos - x * sin, light);
-      for (let channel = 0; channel < 3; channel++) {
+    [figures[ALONG], figures[ACROSS]] = place(0, row);
+    slowly.enter(row);
+    for (let from = 0, k = 0; from < widthPx; from += stepPx, k += 2) {
+      const end = Math.min(widthPx, from + stepPx);
+      figures[SLOW] = line[k];
+      figures[SLOW_TOO] = line[k + 1];
+      const rise = (line[k + 2] - line[k]) / stepPx;
+      const riseToo = (line[k + 3] - line[k + 1]) / stepPx;
+      for (let column = from; column < end; column++) {
+        texture.at(figures);
+        figures[SLOW] += rise;
+        figures[SLOW_TOO] += riseToo;
+        figures[ALONG] += alongStep;
+        figures[ACROSS] += acrossStep;
         // A coat hides the colour by its opacity, and keeps a trace of the relief.
-        const bare = base[channel] * light[channel];
-        const coated = over[channel] * (1 + (light[1] - 1) * COAT_RELIEF);
-        const mixed = bare + (coated - bare) * opacity;
-        out[at++] = mixed >= 1 ? GROUND_STEPS : mixed <= 0 ? 0 : mixed * GROUND_STEPS + 0.5;
+        const relief = 1 + (figures[GREEN] - 1) * COAT_RELIEF;
+        for (let channel = 0; channel < 3; channel++) {
+          const share = tint[channel] * figures[RED + channel] + cover[channel] * relief;
+          out[at++] = share >= GROUND_STEPS ? GROUND_STEPS : share <= 0 ? 0 : share + 0.5;
+        }
       }
     }
   }
   return out;
+}
+
+/** Of a length over which something changes, the part that may be drawn as a line. */
+const LINE_SHARE = 1 / 3;
+const MOST_LINE_PX = 8;
+
+/** Slow figures of a texture, row by row: worked out at every few pixels, and between them by line. */
+function slowLines(
+  { slow, slowMm }: Texture,
+  place: (column: number, row: number) => [along: number, across: number],
+  { widthPx, mmPerPx }: { widthPx: number; mmPerPx: number },
+) {
+  const stepPx = slow ? Math.max(1, Math.min(MOST_LINE_PX, Math.floor((slowMm * LINE_SHARE) / mmPerPx))) : widthPx;
+  const count = Math.ceil(widthPx / stepPx) + 1;
+  const line = new Float64Array(count * 2);
+  if (!slow) return { line, stepPx, enter: () => undefined };
+  const found = new Float64Array(FIGURES);
+  const lineAt = (row: number): Float64Array => {
+    const figures = new Float64Array(count * 2);
+    for (let k = 0; k < count; k++) {
+      [found[ALONG], found[ACROSS]] = place(k * stepPx, row);
+      slow(found);
+      figures[k * 2] = found[SLOW];
+      figures[k * 2 + 1] = found[SLOW_TOO];
+    }
+    return figures;
+  };
+  let [above, below, belowRow] = [lineAt(0), lineAt(stepPx), stepPx];
+  return {
+    /** Two figures at every `stepPx` pixels of the row that was entered last. */
+    line,
+    stepPx,
+    enter(row: number) {
+      if (row >= belowRow) {
+        above = below;
+        belowRow += stepPx;
+        below = lineAt(belowRow);
+      }
+      const down = 1 - (belowRow - row) / stepPx;
+      for (let k = 0; k < line.length; k++) line[k] = above[k] + (below[k] - above[k]) * down;
+    },
+  };
 }
 
 const COAT_RELIEF = 0.12;

@@ -4,4 +4,4 @@ export { equalData } from './equal';
 export { mergeChanges } from './merge';
 export { clamp, sum } from './numbers';
 export { MS_PER_DAY, MS_PER_HOUR, MS_PER_MINUTE } from './time';
-export { latticeHash, layeredNoise, noiseSampler, valueNoise } from './noise';
+export { NoiseSampler, latticeHash, layeredNoise, valueNoise } from './noise';

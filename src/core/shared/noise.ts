@@ -42,26 +42,29 @@ export const latticeHash = hash;
 
 /**
  * The same noise for places that lie near each other one after the other, as pixels of a row do: each octave keeps the
- * cell that it was in last, and hashes only when it leaves it.
+ * cell that it was in last, and hashes only when it leaves it. A class, so that the engine can compute with its figures
+ * where they are.
  */
-export function noiseSampler(seed: number, octaves = 1): (x: number, y: number) => number {
-  const cells = Array.from({ length: octaves }, (_, octave) => new NoiseCell(seed + octave * 17));
-  if (octaves === 1) {
-    const [cell] = cells as [NoiseCell];
-    return (x, y) => cell.at(x, y);
+export class NoiseSampler {
+  private readonly cells: readonly NoiseCell[];
+  private readonly whole: number;
+
+  constructor(seed: number, octaves = 1) {
+    this.cells = Array.from({ length: octaves }, (_, octave) => new NoiseCell(seed + octave * 17));
+    this.whole = 1 - 0.5 ** octaves;
   }
-  const whole = 1 - 0.5 ** octaves;
-  return (x, y) => {
+
+  at(x: number, y: number): number {
     let total = 0;
     let weight = 0.5;
-    for (let octave = 0; octave < octaves; octave++) {
-      total += weight * cells[octave]!.at(x, y);
+    for (const cell of this.cells) {
+      total += weight * cell.at(x, y);
       weight /= 2;
       x *= 2;
       y *= 2;
     }
-    return total / whole;
-  };
+    return total / this.whole;
+  }
 }
 
 class NoiseCell {

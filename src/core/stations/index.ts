@@ -25,6 +25,7 @@ export const STATION_REGISTRY: Readonly<Record<StationId, AnyStation>> = REGISTR
 export const STATIONS = Object.keys(REGISTRY) as readonly StationId[];
 
 export type * from './answers';
+export { letteringOf } from './picture';
 export {
   PAINT_AGES,
   applyPatch,

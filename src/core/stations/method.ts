@@ -7,6 +7,7 @@ import { MS_PER_HOUR } from '@/core/shared';
 import { typedRoom } from './air';
 import type { MethodAnswer, SurfaceAnswer } from './answers';
 import { dueAt } from './job';
+import { letteringOf } from './picture';
 import { lacksKind, lacksMethod } from './lacking';
 import { WITHOUT_STEPS, isLaid, nextStep, type Setting, type Station } from './station';
 
@@ -47,7 +48,7 @@ function answer({ job, now, atHand }: Setting, { surface }: { surface: SurfaceAn
         ground: surface.ground ?? groundOf(surface.record, job.surface),
         places: surface.print?.coat ?? placesOf(windowArea(surface)),
         reachedMm2: surface.print?.reachedMm2 ?? windowArea(surface),
-        lettering: job.picture.lettering === 'yes',
+        lettering: letteringOf(job) === 'yes',
         whites: job.method.whites,
         use: job.seal.use,
         school: job.cure.school,

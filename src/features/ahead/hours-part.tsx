@@ -1,4 +1,5 @@
 'use client';
+import { useEffect } from 'react';
 import { MS_PER_DAY } from '@/core/shared';
 import type { DaySpan } from '@/core/measure';
 import { dayOf } from '@/core/schedule';
@@ -33,6 +34,10 @@ export function HoursPart({ schedule }: { schedule: Schedule }) {
   const clock = useClock();
   const notice = useNotice();
   const report = useReport();
+  // A link to this part: it is there only now.
+  useEffect(() => {
+    if (location.hash === '#hours') document.getElementById('hours')?.scrollIntoView();
+  }, []);
   const today = now > 0 ? dayOf(now, timeZone) : '';
 
   const takeCalendar = async (file: File) => {
@@ -48,14 +53,17 @@ export function HoursPart({ schedule }: { schedule: Schedule }) {
 
   return (
     <Part title="Your hands">
-      <div className={css.hours}>
+      <div className={css.hours} id="hours">
         {FROM_MONDAY.map((weekday) => (
           <SpansField
             key={weekday}
             label={DAYS[weekday]}
             spans={agenda.weekly[weekday] ?? []}
             onCommit={(spans) =>
-              void change(({ weekly }) => ({ weekly: weekly.map((old, index) => (index === weekday ? spans : old)) }))
+              void change(({ weekly }) => ({
+                weekly: weekly.map((old, index) => (index === weekday ? spans : old)),
+                hoursSaid: true,
+              }))
             }
             testId={`hours-${weekday}`}
           />

@@ -9,7 +9,7 @@ import { useReport } from '@/features/shell';
 import { useStash } from '@/features/at-hand';
 import { freeHoursOf, readPiece } from '@/records';
 import { database, savePiece } from '@/storage';
-import { NextRow, Note, clockTime, dayName, noonOf, span, useClock, useNow } from '@/ui';
+import { NextRow, Note, clockTime, dated, dayName, formatHours, noonOf, span, useClock, useNow } from '@/ui';
 import { formatDuration } from '@/core/measure';
 import css from './ahead.module.css';
 import { BINDER_WORDS } from '@/words';
@@ -169,11 +169,8 @@ function wordsOf(remedy: LateRemedy, jobs: Schedule['jobs']): string {
     case 'fewer':
       return `One piece fewer: set ${remedy.name} aside`;
     case 'hours':
-      return `${formatDuration(remedy.minutes / 60)} more on ${longDay(remedy.day)}`;
+      return `${formatDuration(remedy.minutes / 60)} more on ${dated(noonOf(remedy.day), 'EEEE d MMM')}`;
     case 'today':
-      return `Start today: hands free until ${String(Math.floor(remedy.spans[0]!.untilMinute / 60)).padStart(2, '0')}:${String(remedy.spans[0]!.untilMinute % 60).padStart(2, '0')}`;
+      return `Start today: hands free ${formatHours(remedy.spans)}`;
   }
 }
-
-const longDay = (day: string): string =>
-  new Intl.DateTimeFormat('en-GB', { weekday: 'long', day: 'numeric', month: 'short' }).format(noonOf(day));

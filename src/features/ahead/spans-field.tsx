@@ -1,6 +1,6 @@
 'use client';
-import { formatSpans, parseSpans, type DaySpan } from '@/core/measure';
-import { TypedField, TextButton } from '@/ui';
+import { parseSpans, type DaySpan } from '@/core/measure';
+import { TypedField, TextButton, formatHours } from '@/ui';
 import css from './ahead.module.css';
 
 /** Stretches of a day, typed as "18-21" or "9:30–12, 14–17". Empty is none. */
@@ -27,7 +27,7 @@ export function SpansField({
         clearable
         computed="not free"
         parse={(text) => parseSpans(text, single)}
-        format={formatSpans}
+        format={formatHours}
         onCommit={(value) => onCommit([...(value ?? [])])}
         testId={testId}
       />

@@ -5,7 +5,7 @@ import Link from 'next/link';
 import { Gathering, useSchedule, type PlanEntry, type Schedule } from '@/features/agenda';
 import { FirstPiece } from '@/features/pieces';
 import { useNewPiece, useShelf } from '@/features/shelf';
-import { Answer, clockTime, dayName, useNow } from '@/ui';
+import { Answer, TextButton, clockTime, dated, dayName, formatHours, useNow } from '@/ui';
 import { AtTheDesk } from './at-the-desk';
 import { Rack } from './rack';
 import css from './today.module.css';
@@ -28,6 +28,7 @@ export function TodayPage() {
       <div className={css.hands}>
         <TodayAnswer entries={entries} placing={schedule.answer === null} schedule={schedule} />
         <Late schedule={schedule} />
+        <AssumedHours schedule={schedule} />
         <HandsList entries={entries} />
         <AtTheDesk schedule={schedule} />
         <Button variant="outlined" onClick={() => void newPiece()} data-testid="new-piece">
@@ -37,6 +38,26 @@ export function TodayPage() {
       <Rack schedule={schedule} />
     </main>
   );
+}
+
+/** The hours nobody gave are said, and asked for once. */
+function AssumedHours({ schedule: { agenda, change, entries } }: { schedule: Schedule }) {
+  if (agenda.hoursSaid || entries.length === 0) return null;
+  return (
+    <p className={css.assumed} data-testid="assumed-hours">
+      Planned as if your hands were free {hoursInWords(agenda.weekly)}.{' '}
+      <TextButton onClick={() => void change({ hoursSaid: true })}>That is right</TextButton> or{' '}
+      <Link href="/ahead#hours">say your hours</Link>.
+    </p>
+  );
+}
+
+/** "18:00–21:00 on working days, 10:00–18:00 at weekends"; the days that are like each other together. */
+function hoursInWords(weekly: Schedule['agenda']['weekly']): string {
+  const [weekend, ...days] = [weekly[6] ?? [], ...weekly.slice(1, 6)].map(
+    (spans) => formatHours(spans) || 'not at all',
+  );
+  return `${days[0]} on working days and ${weekend} at weekends`;
 }
 
 type Placed = PlanEntry & { startAt: number; endAt: number };
@@ -115,14 +136,11 @@ function HandsList({ entries }: { entries: Placed[] }) {
   );
 }
 
-const time = (at: number): string =>
-  new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit' }).format(at);
-
 function HandsRow({ entry, now, first }: { entry: Placed; now: number; first: boolean }) {
   const due = entry.startAt <= now;
   return (
     <li className={css.step} data-testid="hands-step" data-step={entry.key}>
-      <span className={css.time}>{due ? 'now' : time(entry.startAt)}</span>
+      <span className={css.time}>{due ? 'now' : dated(entry.startAt, 'HH:mm')}</span>
       <span className={css.what}>
         <b>{stepTitle(entry.step.title)}</b>
         <Link href={`/piece/${entry.piece.id}/${entry.step.station}`}>{entry.piece.name}</Link>
@@ -151,7 +169,7 @@ function Late({ schedule }: { schedule: Schedule }) {
       {late.map(({ planned: { piece }, finishAt, dueAt }) => (
         <p key={piece.id} className={css.late}>
           <b>{piece.name}</b> is done {finishAt === null ? 'late' : dayName(finishAt, now)}, due{' '}
-          {dueAt === null ? '' : dayName(dueAt, now)}. <Link href="/ahead?help=late">What would help</Link>
+          {dueAt === null ? '' : dayName(dueAt, now)}. <Link href="/ahead">What would help</Link>
         </p>
       ))}
     </section>

@@ -2,9 +2,40 @@ import { transfer, wrap, type Remote } from 'comlink';
 import { fail, ok, type Result } from '@/core/shared';
 import type { SheetImages } from '@/core/sheet/pdf';
 import type { Running } from '../running';
-import type { Band, PageRaster, SheetCode, SheetOrder, SheetWorker } from './protocol';
+import type { Band, PageRaster, SheetCode, SheetOrder, SheetSpent, SheetWorker } from './protocol';
 
-const create = () => new Worker(new URL('./sheet.worker.ts', import.meta.url), { type: 'module' });
+interface Hand {
+  worker: Worker;
+  remote: Remote<SheetWorker>;
+}
+
+const create = (): Hand => {
+  const worker = new Worker(new URL('./sheet.worker.ts', import.meta.url), { type: 'module' });
+  return { worker, remote: wrap<SheetWorker>(worker) };
+};
+
+/** Hands that did a sheet to its end, kept a while for the next one, with nothing open in them. */
+const resting = new Map<Hand, ReturnType<typeof setTimeout>>();
+const REST_MS = 30_000;
+
+function take(): Hand {
+  const [rested] = resting.keys();
+  if (!rested) return create();
+  clearTimeout(resting.get(rested));
+  resting.delete(rested);
+  return rested;
+}
+
+function lay(hand: Hand): void {
+  hand.worker.onerror = null;
+  resting.set(
+    hand,
+    setTimeout(() => {
+      resting.delete(hand);
+      hand.worker.terminate();
+    }, REST_MS),
+  );
+}
 
 /** Larger canvases are refused, silently, by small devices; several bands keep every worker busy. */
 const MOST_BAND_PX = 3_000_000;
@@ -16,11 +47,14 @@ const MOST_PAGE_PX = 16_000_000;
 const DECODED = 0.1;
 const BANDS_DONE = 0.97;
 
-/** How a print's pages are cut into bands. */
+/** How a print's pages are cut into bands: a single print into as many for each worker. */
 function bandsOf({ pack }: SheetOrder): Band[] {
+  const isSingle = pack.pages.length === 1 && pack.pages[0]!.places.length === 1;
   return pack.pages.flatMap((layout, page) =>
     layout.places.flatMap(({ rasterPx: { widthPx, heightPx } }, place) => {
-      const count = Math.ceil((widthPx * heightPx) / MOST_BAND_PX);
+      const least = Math.ceil((widthPx * heightPx) / MOST_BAND_PX);
+      const each = isSingle && least > 1 ? crewSize(least) : 1;
+      const count = Math.ceil(least / each) * each;
       const rows = Math.ceil(heightPx / count);
       return Array.from({ length: count }, (_, index) => ({
         page,
@@ -32,58 +66,76 @@ function bandsOf({ pack }: SheetOrder): Band[] {
   );
 }
 
-/** Workers with a sheet open in them. Ending it ends them at once. */
+/** Workers with a sheet open in them. Stopping it ends them at once; those that came to the end rest. */
 class Crew {
-  private readonly workers: Worker[] = [];
+  private readonly hired: Hand[] = [];
+  /** Those that have the sheet open. */
   readonly hands: Remote<SheetWorker>[] = [];
-  private ended = false;
   constructor(private readonly broke: (reason: string) => void) {}
 
-  private hire(): Remote<SheetWorker> {
-    const worker = create();
-    worker.onerror = (event) => this.broke(event.message || 'the worker stopped');
-    this.workers.push(worker);
-    const hand = wrap<SheetWorker>(worker);
-    this.hands.push(hand);
+  private hire(): Hand {
+    const hand = take();
+    hand.worker.onerror = (event) => this.broke(event.message || 'the worker stopped');
+    this.hired.push(hand);
     return hand;
   }
 
-  /** The first worker decodes; the others share its frames, where there are some. */
+  /** The first worker decodes, while the others start; they share its frames, where there are some. */
   async open(order: SheetOrder, wanted: number): Promise<Result<void, SheetCode>> {
-    const first = await this.hire().open(order, null);
+    const [leader, ...others] = Array.from({ length: wanted }, () => this.hire().remote);
+    const first = await leader!.open(order, null);
     if (!first.ok) return first;
+    this.hands.push(leader!);
     const frames = first.value;
-    const shared = frames.every((frame) => frame !== null);
-    const others = this.ended || !shared ? 0 : wanted - 1;
-    await Promise.all(
-      Array.from({ length: others }, async () => {
-        const clones = frames.map((frame) => frame?.clone() ?? null);
-        await this.hire().open(
-          order,
-          transfer(
-            clones,
-            clones.filter((frame) => frame !== null),
-          ),
-        );
-      }),
-    );
+    if (frames.every((frame) => frame !== null))
+      await Promise.all(
+        others.map(async (other) => {
+          const clones = frames.map((frame) => frame.clone());
+          await other.open(order, transfer(clones, clones));
+          this.hands.push(other);
+        }),
+      );
     for (const frame of frames) frame?.close();
     return ok(undefined);
   }
 
+  /** Closes what is open in them. A worker that fails at it is ended. */
+  async rest(): Promise<(SheetSpent | null)[]> {
+    return Promise.all(
+      this.hired.splice(0).map((hand) =>
+        hand.remote.close().then(
+          (spent) => {
+            lay(hand);
+            return spent;
+          },
+          () => {
+            hand.worker.terminate();
+            return null;
+          },
+        ),
+      ),
+    );
+  }
+
   end(): void {
-    this.ended = true;
-    for (const worker of this.workers) worker.terminate();
+    for (const { worker } of this.hired.splice(0)) worker.terminate();
   }
 }
 
-function startCrew<T>(run: (crew: Crew) => Promise<Result<T, SheetCode>>): Running<Result<T, SheetCode>> {
+function startCrew<T>(
+  run: (crew: Crew) => Promise<Result<T, SheetCode>>,
+  onSpent?: (spent: (SheetSpent | null)[]) => void,
+): Running<Result<T, SheetCode>> {
   let settle: (value: Result<T, SheetCode> | null) => void = () => undefined;
   const crew = new Crew((reason) => settle(fail('sheet-failed', reason)));
   const done = new Promise<Result<T, SheetCode> | null>((resolve) => {
     settle = resolve;
-    run(crew).then(resolve, (error: unknown) =>
-      resolve(fail('sheet-failed', error instanceof Error ? error.message : String(error))),
+    run(crew).then(
+      (made) => {
+        resolve(made);
+        void crew.rest().then(onSpent);
+      },
+      (error: unknown) => settle(fail('sheet-failed', error instanceof Error ? error.message : String(error))),
     );
   }).finally(() => crew.end());
   return { done, cancel: () => settle(null) };
@@ -96,6 +148,7 @@ const crewSize = (tasks: number): number =>
 export function makeSheet(
   order: SheetOrder,
   onProgress: (share: number) => void,
+  onSpent?: (spent: (SheetSpent | null)[]) => void,
 ): Running<Result<Uint8Array<ArrayBuffer>, SheetCode>> {
   return startCrew(async (crew) => {
     const bands = bandsOf(order);
@@ -134,7 +187,7 @@ export function makeSheet(
     );
     onProgress(1);
     return ok(pdf);
-  });
+  }, onSpent);
 }
 
 /** One page as a PNG that knows its density. */

@@ -49,6 +49,14 @@ export interface PageRaster {
   heightPx: number;
 }
 
+/** What a worker's time went into, ms: together over several workers it can be more than the sheet took. */
+export interface SheetSpent {
+  decode: number;
+  resample: number;
+  encode: number;
+  write: number;
+}
+
 /**
  * One of the workers that share a sheet. The first decodes the pictures; what it gives back are frames for the others,
  * which close them. All buffers are transferred: the receiver owns them.
@@ -63,4 +71,6 @@ export interface SheetWorker {
   /** A whole page with its marks, as PNG with its density, or as pixels. */
   pagePng(page: number, ppi: number): Promise<Result<Uint8Array<ArrayBuffer>, SheetCode>>;
   pageRaster(page: number, pxPerMm: number): Promise<Result<PageRaster, SheetCode>>;
+  /** Lets go of the sheet, ready for the next. */
+  close(): SheetSpent;
 }

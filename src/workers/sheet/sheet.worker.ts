@@ -9,7 +9,7 @@ import { fail, ok, type Result } from '@/core/shared';
 import { openPicture, type OpenPicture } from '../picture-source';
 import { drawMarks } from './draw-marks';
 import { paintPrint } from './paint';
-import type { SheetCode, SheetOrder, SheetWorker } from './protocol';
+import type { SheetCode, SheetOrder, SheetSpent, SheetWorker } from './protocol';
 
 const JPEG_QUALITY = 0.9;
 
@@ -17,6 +17,15 @@ let order: SheetOrder | null = null;
 let pictures: (OpenPicture | null)[] = [];
 const passes = loadResampler();
 let canvas: OffscreenCanvas | null = null;
+const NOTHING_SPENT: SheetSpent = { decode: 0, resample: 0, encode: 0, write: 0 };
+let spent = NOTHING_SPENT;
+
+async function timed<T>(phase: keyof SheetSpent, work: () => Promise<T>): Promise<T> {
+  const from = performance.now();
+  const made = await work();
+  spent = { ...spent, [phase]: spent[phase] + performance.now() - from };
+  return made;
+}
 
 /** The one canvas of bands, white paper. */
 function contextOf(widthPx: number, heightPx: number): OffscreenCanvasRenderingContext2D | null {
@@ -109,8 +118,8 @@ const worker: SheetWorker = {
           picture?.source === source && (picture.turning.turns !== 0 || picture.turning.straightenDeg !== 0),
       ),
     );
-    pictures = await Promise.all(
-      sheet.sources.map((file, source) => openPicture(file, frames?.[source] ?? null, wanted[source]!)),
+    pictures = await timed('decode', () =>
+      Promise.all(sheet.sources.map((file, source) => openPicture(file, frames?.[source] ?? null, wanted[source]!))),
     );
     if (pictures.some((picture) => picture === null)) return fail('picture-broken', 'the picture could not be decoded');
     const clones = frames ? [] : pictures.map((picture) => picture?.frame?.clone() ?? null);
@@ -122,14 +131,21 @@ const worker: SheetWorker = {
   async band({ page, place, top, rows }) {
     const sheet = opened();
     const layout = sheet.pack.pages[page]!;
-    const painted = await paintRows(sheet, layout.places[place]!, layout.rasterPpi / MM_PER_INCH, top, rows);
+    const painted = await timed('resample', () =>
+      paintRows(sheet, layout.places[place]!, layout.rasterPpi / MM_PER_INCH, top, rows),
+    );
     if (!painted.ok) return painted;
-    const jpeg = await bytesOf(await painted.value.convertToBlob({ type: 'image/jpeg', quality: JPEG_QUALITY }));
+    const jpeg = await timed('encode', async () =>
+      bytesOf(await painted.value.convertToBlob({ type: 'image/jpeg', quality: JPEG_QUALITY })),
+    );
     return transfer(ok(jpeg), [jpeg.buffer]);
   },
   async write(images) {
     const { pack, text, truth } = opened();
-    const pdf = new Uint8Array(await writeSheetPdf(pack, images, { text, truth, words: SHEET_WORDS }));
+    const pdf = await timed(
+      'write',
+      async () => new Uint8Array(await writeSheetPdf(pack, images, { text, truth, words: SHEET_WORDS })),
+    );
     return transfer(pdf, [pdf.buffer]);
   },
   async pagePng(page, ppi) {
@@ -147,6 +163,12 @@ const worker: SheetWorker = {
     if (!context) return fail('sheet-failed', 'no canvas to read from');
     const { data, width, height } = context.getImageData(0, 0, painted.value.width, painted.value.height);
     return transfer(ok({ rgba: data, widthPx: width, heightPx: height }), [data.buffer]);
+  },
+  close() {
+    for (const picture of pictures) picture?.close();
+    const told = spent;
+    [order, pictures, canvas, spent] = [null, [], null, NOTHING_SPENT];
+    return told;
   },
 };
 

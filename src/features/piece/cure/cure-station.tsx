@@ -182,6 +182,7 @@ export function CureStation() {
           <Button variant="contained" onClick={() => done({ kind: 'lay' }, 'laid')} data-testid="laid-now">
             Laid now: start the clock
           </Button>
+          <Note>The same as at Lay, and on its card at the bench.</Note>
         </NextRow>
       )}
       {times && !rubbing && now < times.likelyAt && <NotifyButton />}

@@ -11,7 +11,7 @@ import {
   TableRow,
 } from '@mui/material';
 import { useState } from 'react';
-import { PRINTS, USES, binderById, nominalFilmUm } from '@/core/craft';
+import { PRINTS, binderById, nominalFilmUm } from '@/core/craft';
 import { formatDuration } from '@/core/measure';
 import { START_POINTS, type Candidate, type LookWanted } from '@/core/method';
 import { runSteps } from '@/core/plan';
@@ -40,13 +40,13 @@ import { AtHandFields, BottleFields } from './at-hand';
 import { TryOnBoard, TryOnFields } from './try-on';
 import css from './method.module.css';
 import { StationCautions } from '../station-cautions';
+import { UseField } from '../use-field';
 import {
   BINDER_WORDS,
   CONDITION_WORDS,
   LANDS_WORDS,
   PRINT_WORDS,
   SCHOOL_NAMES,
-  USE_NAMES,
   essenceOf,
   lowerFirst,
   methodName,
@@ -55,6 +55,7 @@ import {
   stepTime,
   stepTitle,
   type Wording,
+  counted,
 } from '@/words';
 
 const WHITES = [
@@ -187,13 +188,7 @@ export function MethodStation() {
             options={LOOKS}
             onCommit={(look) => change('method', { look }, 'look wanted')}
           />
-          <SelectField
-            label="What the piece is for"
-            value={piece.seal.use}
-            options={USES.map((id) => ({ id, name: USE_NAMES[id] }))}
-            onCommit={(use) => change('seal', { use, sealer: null }, 'use')}
-            testId="use"
-          />
+          <UseField at="method" testId="use" />
         </Fields>
         <details className={css.more}>
           <summary>Printer, paper and practice at hand</summary>
@@ -308,7 +303,11 @@ function ComparisonTable({ candidates }: { candidates: readonly Candidate[] }) {
   const rows: [string, (candidate: Candidate) => string][] = [
     ['Points of 100', ({ score }) => String(score)],
     ['Ready to rub', ({ figures }) => (figures?.waitHours ? formatDuration(figures.waitHours) : 'at once')],
-    ['Rubbing', ({ figures }) => (figures?.passes ? `${figures.minutes} min in ${figures.passes}` : 'none')],
+    [
+      'Rubbing',
+      ({ figures }) =>
+        figures?.passes ? `${figures.minutes} min, ${counted(figures.passes, 'pass', 'passes')}` : 'none',
+    ],
     ['Toner kept', ({ figures }) => `${Math.round((figures?.kept ?? 0) * 100)} %`],
     ['Medium', ({ figures }) => (figures?.mediumMl ? units.volume(figures.mediumMl) : 'none')],
     ['Medium costs', ({ figures }) => (figures?.cost == null ? 'no price at hand' : figures.cost.toFixed(2))],

@@ -6,11 +6,11 @@ import { useCallback, useState } from 'react';
 import { FULL_CROP, MOST_STRAIGHTEN_DEG, NOT_TURNED, RATIOS, ratioAspect, type CropRatio } from '@/core/picture';
 import type { Finding, FindingId } from '@/core/findings';
 import { stageOptics } from '@/core/render';
+import { letteringOf } from '@/core/stations';
 import type { StoredPicture } from '@/records';
 import {
   Answer,
   Because,
-  ChoiceField,
   Fields,
   FigureField,
   NextRow,
@@ -29,6 +29,7 @@ import { useFindings } from '../use-analysis';
 import { useTakePicture } from '../use-take-picture';
 import { CropEditor } from './crop-editor';
 import { FindingsList } from './findings-list';
+import { LetteringQuestion } from './lettering-question';
 import { LayersPanel } from './layers-panel';
 import { PictureDrop } from './picture-drop';
 import { PicturePick } from './picture-pick';
@@ -138,7 +139,7 @@ export function PictureStation() {
 
   return (
     <StationLayout specimen={specimen()}>
-      <Answer>{answer(chosen, picture, plan.surface.print?.verdict ?? null, piece.picture.lettering, worst)}</Answer>
+      <Answer>{answer(chosen, picture, plan.surface.print?.verdict ?? null, letteringOf(piece), worst)}</Answer>
       {!chosen && (
         <Note>
           A photo, drawing or scan as JPEG, PNG or WebP. It stays in this browser: nothing is sent anywhere. Never use
@@ -160,13 +161,8 @@ export function PictureStation() {
         <Part title="Change">
           <Fields>
             <Wide>
-              <ChoiceField
-                label="Has it lettering? Anything that must not read backwards"
-                value={piece.picture.lettering}
-                options={[
-                  { id: 'yes', name: 'It has lettering' },
-                  { id: 'no', name: 'None' },
-                ]}
+              <LetteringQuestion
+                value={letteringOf(piece)}
                 onCommit={(lettering) => change('picture', { lettering }, 'lettering')}
               />
             </Wide>
@@ -216,7 +212,7 @@ export function PictureStation() {
       )}
       {picture && <TonePanel onTouch={toPiece} />}
       {picture && <LayersPanel onTouch={toPiece} />}
-      {piece.picture.lettering === 'yes' && (
+      {letteringOf(piece) === 'yes' && (
         <Note>
           Lettering: the sheet is printed mirrored so that it reads true on the piece. Turn the specimen with{' '}
           <kbd>M</kbd> to see both.
@@ -241,7 +237,7 @@ function answer(
   if (!chosen) return 'Choose the picture you want to move.';
   if (!picture) return 'Reading the picture.';
   if (verdict === 'soft') return 'This picture is too small for this print: it will look soft.';
-  if (lettering === null) return 'Say whether this picture has lettering.';
+  if (lettering === null) return 'Say whether there is lettering, or will be.';
   if (verdict === null) return 'The picture is in. How sharp it prints follows from the blank’s size.';
   if (worst?.weight === 'act')
     return `Look at this first: ${findingFigure(worst.figure)} ${findingWords(worst.fact).lead}.`;

@@ -144,6 +144,7 @@ export function RubStation() {
       )}
       {planned && total > 0 && (
         <Part title="Passes">
+          <Note>A tick is the same as the button “Pass … done”, with the planned minutes.</Note>
           {planned.passes.map((pass, index) => (
             <Fragment key={pass.number}>
               <TickRow

@@ -1,9 +1,9 @@
 'use client';
 import { Button } from '@mui/material';
-import { SEALERS, SHEENS, USES } from '@/core/craft';
+import { SEALERS, SHEENS } from '@/core/craft';
 import { isSealed } from '@/core/stations';
 import { StationCautions, StationTools } from '../station-cautions';
-import { SEALER_WORDS, SHEEN_WORDS, USE_NAMES, sealerReasons } from '@/words';
+import { SEALER_WORDS, SHEEN_WORDS, sealerReasons } from '@/words';
 import { formatDuration } from '@/core/measure';
 import { stageOptics } from '@/core/render';
 import {
@@ -15,7 +15,6 @@ import {
   NextRow,
   Note,
   Part,
-  SelectField,
   Wide,
   WetnessMark,
   clockTime,
@@ -31,6 +30,7 @@ import {
 import { LandingDrawing } from '../drawings/landing';
 import { DisagreementNotes } from '../disagreement-notes';
 import { MissingList } from '../missing-list';
+import { UseField } from '../use-field';
 import { NextLink } from '../next-link';
 import { useOpenPiece } from '../piece-context';
 import { StationLayout } from '../station-layout';
@@ -166,13 +166,7 @@ export function SealStation() {
       <Part title="Change">
         <Fields>
           <Wide>
-            <SelectField
-              label="What the piece is for"
-              value={choice.use}
-              options={USES.map((id) => ({ id, name: USE_NAMES[id] }))}
-              onCommit={(use) => change('seal', { use, sealer: null }, 'use')}
-              testId="seal-use"
-            />
+            <UseField at="seal" testId="seal-use" />
           </Wide>
           <ChoiceField
             label="Sheen"

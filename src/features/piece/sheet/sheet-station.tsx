@@ -1,6 +1,7 @@
 'use client';
 import { Button, LinearProgress } from '@mui/material';
 import { FileDown } from 'lucide-react';
+import { useState } from 'react';
 import {
   PAPER_IDS,
   UNPRINTABLE_MM,
@@ -31,8 +32,10 @@ import {
   TextButton,
 } from '@/ui';
 import { sentenceFor } from '@/words';
+import { letteringOf } from '@/core/stations';
 import { LandingDrawing } from '../drawings/landing';
 import { MissingList } from '../missing-list';
+import { LetteringQuestion } from '../picture/lettering-question';
 import { NextLink } from '../next-link';
 import { VERDICT_WORDS } from '../picture/verdict-words';
 import { useOpenPiece } from '../piece-context';
@@ -79,6 +82,8 @@ export function SheetStation() {
   const print = plan.surface.print;
   const pack = plan.sheet.pack?.ok ? plan.sheet.pack.value : null;
   const making = useSheet(pack);
+  const [asking, setAsking] = useState(false);
+  const asked = letteringOf(piece);
   const many = (pack?.pages.length ?? 1) > 1;
   const tiled = (pack?.columns ?? 1) * (pack?.rows ?? 1) > 1;
   const prints = (pack?.prints.length ?? 1) * (pack?.copies ?? 1);
@@ -183,7 +188,7 @@ export function SheetStation() {
           <Button
             variant="contained"
             startIcon={<FileDown size={18} />}
-            onClick={making.makePdf}
+            onClick={() => (asked === null ? setAsking(true) : making.makePdf())}
             disabled={making.progress !== null}
             data-testid="make-pdf"
           >
@@ -201,6 +206,18 @@ export function SheetStation() {
             </>
           )}
         </NextRow>
+      )}
+      {pack && asking && asked === null && (
+        <div data-testid="lettering-first">
+          <LetteringQuestion
+            value={null}
+            onCommit={(lettering) => {
+              change('picture', { lettering }, 'lettering');
+              making.makePdf();
+            }}
+          />
+          {plan.method.mirrored ? null : <Note>This way is printed as it is seen, not mirrored.</Note>}
+        </div>
       )}
       <Because reasons={reasons} />
       <Part title="Change">

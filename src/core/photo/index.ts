@@ -1,0 +1,3 @@
+/** What reading photographs needs: single-channel rasters, and the perspective between planes. */
+export { homographyOf, project, solve, type Homography, type Point } from './homography';
+export { boxMean, channelOf, grayOf, mirroredGray, reduced, sample, standingOut, type Gray, type Rgba } from './raster';

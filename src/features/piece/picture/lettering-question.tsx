@@ -1,0 +1,25 @@
+import type { Job } from '@/core/stations';
+import { ChoiceField } from '@/ui';
+
+const ANSWERS = [
+  { id: 'yes', name: 'It has lettering, or will have' },
+  { id: 'no', name: 'None' },
+] as const;
+
+/** About the photo and about what will be added: asked at Picture, and at Sheet before a page is made. */
+export function LetteringQuestion({
+  value,
+  onCommit,
+}: {
+  value: Job['picture']['lettering'];
+  onCommit: (lettering: 'yes' | 'no') => void;
+}) {
+  return (
+    <ChoiceField
+      label="Is there lettering on it, or will you add any? Names, dates, numbers: what must not read backwards"
+      value={value}
+      options={ANSWERS}
+      onCommit={onCommit}
+    />
+  );
+}
