@@ -81,5 +81,5 @@ test('what is no picture is refused with a sentence, and the picture stays', asy
     await expect(page.getByTestId('notice')).toHaveCount(0);
   }
   expect(await storedPieces(page)).toEqual(before);
-  await expect(answer(page)).toHaveText('Say whether this picture has lettering.');
+  await expect(answer(page)).toHaveText('Say whether there is lettering, or will be.');
 });

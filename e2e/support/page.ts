@@ -98,7 +98,7 @@ export async function choosePicture(page: Page, file: string): Promise<void> {
 /** Answers the question at Picture: nothing on it must not read backwards. */
 export const noLettering = (page: Page) =>
   page
-    .getByRole('group', { name: /^Has it lettering/ })
+    .getByRole('group', { name: /^Is there lettering/ })
     .getByRole('button', { name: 'None' })
     .click();
 

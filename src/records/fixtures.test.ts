@@ -77,7 +77,11 @@ describe.each(Array.from({ length: PIECE_VERSION - 1 }, (_, index) => index + 1)
         expect(readStash(stash)).toMatchObject({
           value: { printer: 'laser', items: [{ material: 'fluid-gel', price: 12, size: 240 }] },
         });
-      if (agenda) expect(readAgenda(agenda)).toEqual({ ok: true, value: agenda });
+      if (agenda)
+        expect(readAgenda(agenda)).toMatchObject({
+          ok: true,
+          value: { ...agenda, version: 2, hoursSaid: expect.any(Boolean) as boolean },
+        });
       if (room) expect(readRoom(room)).toEqual({ ok: true, value: room });
       if (settings) expect(readSettings(settings)).toEqual(settings);
       for (const timer of timers ?? []) expect(readTimer(timer)).toEqual(timer);

@@ -52,12 +52,22 @@ describe('records of which there is one', () => {
     expect(freeHoursOf(EMPTY_AGENDA).weekly).toHaveLength(7);
   });
 
+  it('hours of an earlier agenda count as said where they are not those assumed', () => {
+    const { hoursSaid: _, ...rest } = EMPTY_AGENDA;
+    const said = (weekly: unknown) => {
+      const read = readAgenda({ ...rest, version: 1, weekly });
+      return read.ok && read.value.hoursSaid;
+    };
+    expect(said(rest.weekly)).toBe(false);
+    expect(said(rest.weekly.map(() => []))).toBe(true);
+  });
+
   it.each([
     undefined,
     null,
     7,
     { ...EMPTY_AGENDA, weekly: [] },
-    { ...EMPTY_AGENDA, version: 2 },
+    { ...EMPTY_AGENDA, version: 3 },
     { ...EMPTY_AGENDA, places: { bench: -1, rack: 1, oven: 1 } },
   ])('an agenda that can’t be read is refused: %#', (data) => expect(readAgenda(data)).toMatchObject({ ok: false }));
   it.each([undefined, 'cold', { ...EMPTY_ROOM, readings: [{ at: 1 }] }, { ...EMPTY_ROOM, hours: [] }])(
