@@ -86,6 +86,8 @@ export async function installPrograms(programs) {
 export async function prepareFiles() {
   await must(process.execPath, [join('scripts', 'draw-demo.mjs')]);
   await must(process.execPath, [join('scripts', 'copy-fonts.mjs')]);
+  // It draws lettering with the fonts.
+  await must(bin('tsx'), [join('scripts', 'draw-photos.ts')]);
   await must(process.execPath, [join('scripts', 'draw-icons.mjs')]);
   await must(process.execPath, [join('scripts', 'copy-shop.mjs')]);
 }
@@ -96,6 +98,8 @@ export async function build({ force = false } = {}) {
   const sources = [
     'src',
     'scripts/draw-demo.mjs',
+    'scripts/draw-photos.ts',
+    'scripts/in-node.ts',
     'scripts/copy-fonts.mjs',
     'scripts/draw-icons.mjs',
     'scripts/copy-shop.mjs',

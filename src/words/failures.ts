@@ -1,3 +1,4 @@
+import type { InspectCode, InspectShapeCode } from '@/core/inspect';
 import type { IntakeCode, MotifCode } from '@/core/picture';
 import type { LengthCode, QuantityCode, SpansCode } from '@/core/measure';
 import type { ProofCode } from '@/core/proof';
@@ -34,6 +35,8 @@ export type FailureCode =
   | CopierCode
   | LayoutCode
   | ProofCode
+  | InspectCode
+  | InspectShapeCode
   | StepCode
   | JobCode
   | HistoryCode
@@ -140,6 +143,17 @@ const SENTENCES: Readonly<Record<FailureCode, Sentence>> = {
   'proof-no-marks': () =>
     'This is not a page of this print: its marks were not found. Choose a photo of a page as it was sent last, marks and bar in view.',
   'proof-failed': () => 'The photo could not be read: the browser stopped it. Try again; nothing was changed.',
+  'piece-not-found': () =>
+    'This piece was not found in the photo: nothing of its picture is to be seen. Take it from above, all of the piece in view, in even light.',
+  'piece-dark': () => 'This photo is all but black. Take it again with more light; nothing was read.',
+  'piece-other': () =>
+    'This is not this piece, or too little of its picture is left to tell. Choose a photo of it as it lies now, all of it in view.',
+  'photo-broken': () => 'This photo could not be decoded. Choose it as a JPEG, PNG or WebP.',
+  'inspect-failed': () => 'The photo could not be read: the browser stopped it. Try again; nothing was changed.',
+  'piece-unplanned': () =>
+    'A photo is read against the picture on its blank: choose the picture and measure the blank first.',
+  'piece-not-flat': () =>
+    'Photos are read of one flat face so far: boards, panels, rounds and stones. Vessels, wrapped canvases and rows of parts are looked over by eye.',
   'shop-not-pdf': () => 'The copy shop could not read this file: it takes PDFs only.',
   'shop-too-large': () => 'The copy shop’s machine takes files up to 80 MB. Make the print in two parts, or smaller.',
   'shop-too-many-pages': ({ most, pages }) => `The copy shop takes up to ${most} pages at a time; these are ${pages}.`,

@@ -25,6 +25,7 @@ export { careLabel } from './care-label';
 export { WAIT_WORDS, earlyWords } from './early';
 export { FAILURE_CODES, sentenceFor, type FailureCode } from './failures';
 export { findingFigure, findingWords, remedyWords } from './findings';
+export { DECISION_WORDS, areaWords, inspectReason } from './inspect';
 export { layingWords } from './laying';
 export {
   CONDITION_WORDS,

@@ -7,6 +7,7 @@ import { passDryAt } from '@/core/stations';
 import { stageOptics } from '@/core/render';
 import { Answer, NextRow, Note, Part, TickRow, clockTime, TextButton } from '@/ui';
 import { LandingDrawing } from '../drawings/landing';
+import { InspectPart } from '../inspect';
 import { MissingList } from '../missing-list';
 import { NextLink } from '../next-link';
 import { useOpenPiece } from '../piece-context';
@@ -22,6 +23,8 @@ export function MendStation() {
   const left = expected.filter((repair) => !done.has(repair.id));
   const finished = piece.mend.finishedAt !== null;
   const dryAt = passDryAt(piece, plan);
+  /** Paper is rubbed off it, so that haze and loss can be seen. */
+  const isRead = plan.method.school?.removal === 'rub' && piece.lay.laidAt !== null;
   const row = (repair: Repair) => (
     <TickRow
       key={repair.id}
@@ -56,6 +59,7 @@ export function MendStation() {
       }
     >
       <Answer>{answer()}</Answer>
+      {isRead && <InspectPart />}
       {expected.length > 0 && <Part title="Usual on this piece">{expected.map(row)}</Part>}
       {ifSeen.length > 0 && <Part title="If you see it, or like it">{ifSeen.map(row)}</Part>}
       {plan.mend.repairs.length > 0 && (

@@ -27,6 +27,7 @@ import {
 } from '@/ui';
 import { LandingDrawing, opticsNow } from '../drawings/landing';
 import { rectOf } from '../drawings/rect-of';
+import { InspectPart } from '../inspect';
 import { MissingList } from '../missing-list';
 import { NextLink } from '../next-link';
 import { useOpenPiece } from '../piece-context';
@@ -142,6 +143,7 @@ export function RubStation() {
           )}
         </Part>
       )}
+      {piece.lay.laidAt !== null && school?.removal === 'rub' && <InspectPart />}
       {planned && total > 0 && (
         <Part title="Passes">
           <Note>A tick is the same as the button “Pass … done”, with the planned minutes.</Note>

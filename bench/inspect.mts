@@ -1,0 +1,104 @@
+/**
+ * Reading photos of half-rubbed pieces, over composites of the repository's own generator: registration, overlap of haze
+ * and of loss with the truth, what is judged, and the decision. `npx tsx bench/inspect.mts [COUNT] [FIRST SEED]`.
+ */
+import sharp from 'sharp';
+import { readPiece } from '../src/core/inspect';
+import type { Rgba } from '../src/core/photo';
+import { GROUND_KINDS, halfRubbed, photograph, rolls, type ShotOrder } from '../src/testing/half-rubbed';
+import { expectedOf, trueCells } from '../src/testing/read-half-rubbed';
+
+const COUNT = Number(process.argv[2] ?? 40);
+const FIRST = Number(process.argv[3] ?? 1);
+const PHOTO = { width: 1600, height: 1200 };
+
+async function throughJpeg({ data, width, height }: Rgba, quality: number): Promise<Rgba> {
+  const jpeg = await sharp(Buffer.from(data.buffer), { raw: { width, height, channels: 4 } })
+    .jpeg({ quality })
+    .toBuffer();
+  const raw = await sharp(jpeg).ensureAlpha().raw().toBuffer();
+  return { data: new Uint8ClampedArray(raw), width, height };
+}
+
+const overlap = (found: (number | null)[], truth: number[], is: (value: number) => boolean): number | null => {
+  let [both, either] = [0, 0];
+  found.forEach((value, at) => {
+    if (value === null) return;
+    if (is(value) || is(truth[at])) either++;
+    if (is(value) && is(truth[at])) both++;
+  });
+  return either === 0 ? null : both / either;
+};
+const mean = (values: (number | null)[]): number => {
+  const told = values.filter((value): value is number => value !== null);
+  return told.reduce((sum, value) => sum + value, 0) / Math.max(1, told.length);
+};
+
+const results: Record<string, { haze: (number | null)[]; loss: (number | null)[]; judged: number[] }> = {};
+const off: number[] = [];
+let missed = 0;
+const times: number[] = [];
+for (let k = 0; k < COUNT; k++) {
+  const seed = FIRST + k;
+  const roll = rolls(seed * 101);
+  const portrait = roll() < 0.5;
+  const [long, short] = [120 + 150 * roll(), 90 + 100 * roll()];
+  const order: ShotOrder = {
+    seed,
+    ground: GROUND_KINDS[(seed - 1) % 4],
+    print: { widthMm: portrait ? short : long, heightMm: portrait ? long : short },
+    marginMm: roll() < 0.5 ? 0 : 6 + 14 * roll(),
+    photo: PHOTO,
+    tiltDeg: 25,
+  };
+  if (process.env.EDGE && order.marginMm > 0) continue;
+  const truth = halfRubbed(order);
+  const quality = 70 + Math.floor(23 * roll());
+  const [dry, wet] = [photograph(order, truth, false), photograph(order, truth, true)];
+  const photos = { dry: await throughJpeg(dry.photo, quality), wet: await throughJpeg(wet.photo, quality) };
+  for (const both of [false, true]) {
+    const from = performance.now();
+    const read = readPiece(expectedOf(order, truth), { dry: photos.dry, wet: both ? photos.wet : null });
+    times.push(performance.now() - from);
+    const key = `${order.ground} ${both ? 'dry and wet' : 'dry'} ${order.marginMm === 0 ? 'to the edge' : 'with margin'}`;
+    const into = (results[key] ??= { haze: [], loss: [], judged: [] });
+    if (!read.ok) {
+      missed++;
+      console.log(`seed ${seed} ${key}: ${read.error.code} ${read.error.message}`);
+      if (!both) off.push(Infinity);
+      continue;
+    }
+    const reading = read.value;
+    if (!both) {
+      const scale =
+        Math.hypot(dry.corners[1].x - dry.corners[0].x, dry.corners[1].y - dry.corners[0].y) / order.print.widthMm;
+      const worst = Math.max(
+        ...reading.corners.map(({ x, y }, i) => Math.hypot(x - dry.corners[i].x, y - dry.corners[i].y) / scale),
+      );
+      off.push(worst);
+      if (worst > 1) console.log(`seed ${seed} ${key}: corners off by ${worst.toFixed(2)} mm`);
+    }
+    const [haze, kept] = [trueCells(truth, reading, truth.haze), trueCells(truth, reading, truth.kept)];
+    const h = overlap(reading.haze, haze, (value) => value > 0.15);
+    const l = overlap(reading.kept, kept, (value) => value < 0.6);
+    if (process.env.EACH) console.log(seed, key, 'haze', h?.toFixed(2), 'loss', l?.toFixed(2));
+    into.haze.push(h);
+    into.loss.push(l);
+    const carrying = reading.seen.filter((share) => share !== null).length;
+    into.judged.push(reading.haze.filter((value) => value !== null).length / Math.max(1, carrying));
+  }
+}
+console.log(`${COUNT} pieces, ${missed} photos not found`);
+const within = off.filter((mm) => mm <= 1).length / off.length;
+off.sort((a, b) => a - b);
+console.log(
+  `corners within 1 mm: ${(100 * within).toFixed(0)} %; median ${off[off.length >> 1].toFixed(2)} mm, 95th of a hundred ${off[Math.floor(off.length * 0.95)].toFixed(2)} mm`,
+);
+for (const [key, { haze, loss, judged }] of Object.entries(results).sort())
+  console.log(
+    `${key.padEnd(32)} haze ${mean(haze).toFixed(2)}  loss ${mean(loss).toFixed(2)}  judged ${mean(judged).toFixed(2)}`,
+  );
+times.sort((a, b) => a - b);
+console.log(
+  `a reading takes ${times[times.length >> 1].toFixed(0)} ms in the middle, ${times.at(-1)?.toFixed(0)} at the most`,
+);

@@ -1,0 +1,10 @@
+export {
+  changeBetween,
+  judgePiece,
+  type InspectArea,
+  type InspectDecision,
+  type InspectReason,
+  type Judgement,
+} from './judge';
+export { expectedBlank, type ExpectedBlank, type InspectShapeCode } from './expected';
+export { readPiece, type CellMap, type ExpectedPiece, type InspectCode, type PieceReading } from './read-piece';

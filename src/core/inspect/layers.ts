@@ -1,0 +1,148 @@
+/**
+ * What a millimetre of a rubbed print shows: toner as a filter over the ground, a share `kept` of it there, the rest
+ * bare ground, and fibres as a white veil of share `haze` over all: R = (1 − h)·G·(1 − k + k·t) + h·w. Wetted, the veil
+ * falls to a fraction and bare ground is darker. Coarser than the renderer's layers, and of one form for every binder:
+ * it is for reading, where light and texture are known to some hundredths only.
+ */
+export const CHANNELS = [0, 1, 2] as const;
+export type Triple<T> = [T, T, T];
+
+/** The expected print in square cells, row by row: a frame of bare blank round the print's box, and the box. */
+export interface Cells {
+  columns: number;
+  rows: number;
+  /** Columns and rows of the frame beside the box. */
+  left: number;
+  top: number;
+  boxColumns: number;
+  boxRows: number;
+  sizeMm: number;
+  /** Mean light that the toner lets through, there and back; 1 where there is none. */
+  toner: Triple<Float32Array>;
+  /** How much the light changes within a cell and to those beside it: there a shift shows as a change. */
+  rough: Float32Array;
+  /** Linear light of the bare blank, dry, and the share of it that is sent back when it is wet. */
+  ground: Triple<number>;
+  wetted: Triple<number>;
+  /** The same under the print, where its toner is gone. */
+  under: Triple<number>;
+  underWet: Triple<number>;
+}
+
+/** A photo as it lies over the cells: linear light, and whether the cell is seen clearly. */
+export interface Sight {
+  light: Triple<Float32Array>;
+  seen: Uint8Array;
+}
+
+export const FIBRES = 0.9;
+/** Of the veil this much is left in sight when it is wet. */
+export const WET_VEIL = 0.07;
+
+export const bareLight = (ground: number, toner: number, kept: number, wetted = 1): number =>
+  ground * ((1 - kept) * wetted + kept * toner);
+export const veiled = (light: number, haze: number): number => light + haze * (FIBRES - light);
+
+const TERMS = 6;
+const ROUNDS = 7;
+/** Light is smooth: so many cells apart are enough. */
+const EVERY = 3;
+/** Ratios of light that lie further off are no light. */
+const FAR = 0.22;
+const LEAST_CELLS = 30;
+
+/** Light over the frame for each channel: a surface of the second degree in its logarithm. */
+export type LightField = Triple<readonly number[]>;
+
+export const lightAt = (by: readonly number[], u: number, v: number): number =>
+  Math.exp(by[0] + by[1] * u + by[2] * v + by[3] * u * u + by[4] * u * v + by[5] * v * v);
+
+/**
+ * Fits the light that turns what should be seen into what is.
+ *
+ * @param should what each cell sends back in even light
+ * @param weight how much each cell tells of the light; 0 leaves it out
+ * @param lighter how much less a cell tells that is lighter than expected
+ */
+export function fitLight(
+  { columns, rows }: Pick<Cells, 'columns' | 'rows'>,
+  sight: Sight,
+  should: Triple<Float32Array>,
+  weight: Float32Array,
+  lighter: number,
+): LightField {
+  return CHANNELS.map((channel) => {
+    const seen = sight.light[channel];
+    const wanted = should[channel];
+    let by: number[] = [0, 0, 0, 0, 0, 0];
+    let reach = Infinity;
+    for (let round = 0; round < ROUNDS; round++) {
+      const matrix = new Float64Array(TERMS * TERMS);
+      const right = new Float64Array(TERMS);
+      const row = new Float64Array(TERMS);
+      let [count, square, total] = [0, 0, 0];
+      for (let y = 0; y < rows; y += EVERY) {
+        const v = (2 * (y + 0.5)) / rows - 1;
+        for (let x = 0; x < columns; x += EVERY) {
+          const at = y * columns + x;
+          if (weight[at] === 0 || seen[at] <= 0.002 || wanted[at] <= 0.002) continue;
+          const u = (2 * (x + 0.5)) / columns - 1;
+          const ratio = Math.log(seen[at] / wanted[at]);
+          const now = by[0] + by[1] * u + by[2] * v + by[3] * u * u + by[4] * u * v + by[5] * v * v;
+          const off = ratio - now;
+          // Paper left and toner gone only ever lighten: what is lighter than expected tells less of the light.
+          const far = (off > 0 ? off * lighter : off) / reach;
+          if (far > 1 || far < -1) continue;
+          const trust = weight[at] * (1 - far * far) ** 2;
+          row[0] = 1;
+          row[1] = u;
+          row[2] = v;
+          row[3] = u * u;
+          row[4] = u * v;
+          row[5] = v * v;
+          count++;
+          total += trust;
+          square += trust * off * off;
+          for (let i = 0; i < TERMS; i++) {
+            right[i] += trust * row[i] * ratio;
+            for (let j = 0; j <= i; j++) matrix[i * TERMS + j] += trust * row[i] * row[j];
+          }
+        }
+      }
+      if (count < LEAST_CELLS) break;
+      // Few cells or a narrow rim hold no bow: it is held flat a little.
+      for (let i = 0; i < TERMS; i++) matrix[i * TERMS + i] += total * (i === 0 ? 1e-9 : i < 3 ? 1e-4 : 2e-3);
+      const solved = cholesky(matrix, right);
+      if (!solved) break;
+      by = solved;
+      // From wide to narrow: first whatever there is, then what agrees.
+      reach = Math.max(FAR, round === 0 ? 3 * Math.sqrt(square / total) : reach * 0.7);
+    }
+    return by;
+  }) as unknown as LightField;
+}
+
+function cholesky(matrix: Float64Array, right: Float64Array): number[] | null {
+  const l = new Float64Array(TERMS * TERMS);
+  for (let i = 0; i < TERMS; i++)
+    for (let j = 0; j <= i; j++) {
+      let sum = matrix[i * TERMS + j];
+      for (let k = 0; k < j; k++) sum -= l[i * TERMS + k] * l[j * TERMS + k];
+      if (i === j) {
+        if (sum <= 0) return null;
+        l[i * TERMS + i] = Math.sqrt(sum);
+      } else l[i * TERMS + j] = sum / l[j * TERMS + j];
+    }
+  const out = new Array<number>(TERMS).fill(0);
+  for (let i = 0; i < TERMS; i++) {
+    let sum = right[i];
+    for (let k = 0; k < i; k++) sum -= l[i * TERMS + k] * out[k];
+    out[i] = sum / l[i * TERMS + i];
+  }
+  for (let i = TERMS - 1; i >= 0; i--) {
+    let sum = out[i];
+    for (let k = i + 1; k < TERMS; k++) sum -= l[k * TERMS + i] * out[k];
+    out[i] = sum / l[i * TERMS + i];
+  }
+  return out;
+}

@@ -1,0 +1,48 @@
+import type { InspectArea, InspectDecision, InspectReason } from '@/core/inspect';
+import type { Wording } from './units';
+
+/** What a reading of the dried piece asks for, first. */
+export const DECISION_WORDS: Readonly<Record<InspectDecision, string>> = {
+  pass: 'Rub another pass all over.',
+  areas: 'Rub these areas again, and leave the rest.',
+  mend: 'No more rubbing: mend where toner is gone.',
+  seal: 'Seal it: what haze is left goes under the sealer.',
+};
+
+const percent = (share: number): string => `${Math.round(share * 100)} %`;
+
+/** Why, with its figure. */
+export function inspectReason(reason: InspectReason, units: Wording): { figure: string; text: string } {
+  switch (reason.code) {
+    case 'hazy':
+      return {
+        figure: units.area(reason.cm2 * 100),
+        text: `with paper left in it: ${percent(reason.share)} of what can be judged`,
+      };
+    case 'clears-wet':
+      return {
+        figure: units.area(reason.cm2 * 100),
+        text: 'of haze that was gone when it was wet: it goes under the sealer',
+      };
+    case 'lost':
+      return { figure: units.area(reason.cm2 * 100), text: 'where more than two fifths of the toner is gone' };
+    case 'clean':
+      return { figure: 'clean', text: 'no area is left that rubbing would better' };
+    case 'whitened':
+      return {
+        figure: 'not sure',
+        text: 'on a ground as white as paper, haze and lost toner look alike when dry: wet it, and take a second photo',
+      };
+    case 'unseen':
+      return {
+        figure: percent(reason.share),
+        text: 'can’t be judged: too pale, or lost in a lamp. Feel there with a fingertip',
+      };
+  }
+}
+
+const severe = (severity: number): string => (severity > 0.4 ? 'heavy' : severity > 0.25 ? 'plain' : 'faint');
+
+/** "12 cm² of heavy haze, 3 cm from the left and 4 cm from the top". */
+export const areaWords = ({ kind, areaCm2, severity, box }: InspectArea, units: Wording): string =>
+  `${units.area(areaCm2 * 100)} ${kind === 'haze' ? `of ${severe(severity)} haze` : 'without toner'}, ${units.length(box.xMm)} from the left and ${units.length(box.yMm)} from the top`;
