@@ -1,7 +1,7 @@
 /**
  * Points that a picture can be told by, whichever way round and however lit: where it stands out of its surroundings at
- * some size, with a turn of its own and a description of the slopes about it. Source: Lowe's scale-invariant keypoints,
- * with Hellinger's root of the histograms.
+ * some size, with a turn of its own and a description of the slopes about it. Source: scale-invariant keypoints as Lowe
+ * described them, with the root of the histograms.
  */
 import { reduced, sample, type Gray } from '@/core/photo';
 

@@ -116,7 +116,7 @@ function clockText(minute: number, clock: ClockHours): string {
   const [hour, past] = [Math.floor(minute / 60), String(minute % 60).padStart(2, '0')];
   if (clock === 24) return `${String(hour).padStart(2, '0')}:${past}`;
   if (hour === 24) return 'midnight';
-  return `${hour % 12 || 12}:${past} ${hour < 12 ? 'am' : 'pm'}`;
+  return `${hour % 12 || 12}:${past} ${hour < 12 ? 'AM' : 'PM'}`;
 }
 
 /** As it can be typed again. */

@@ -161,71 +161,69 @@ const weave = (periodMm: number, depth: number): TextureMaker =>
     return { at };
   });
 
-/** Cells with creases between them, as in leather. The nine that a place can lie near are kept until it leaves them. */
-class Creases {
-  private readonly near = new Float64Array(18);
-  private readonly edges = new Float64Array(9);
-  private atX = NaN;
-  private atY = NaN;
-  constructor(private readonly seed: number) {}
+/** Cells after which leather begins anew; a power of two. */
+const CREASE_CELLS = 64;
+const MOST_TILE_PX = 512;
 
-  private enter(cx: number, cy: number): void {
-    this.atX = cx;
-    this.atY = cy;
-    NEAREST_FIRST.forEach(([dx, dy], k) => {
-      const [i, j] = [cx + dx, cy + dy];
-      this.near[k * 2] = i + latticeHash(i, j, this.seed);
-      this.near[k * 2 + 1] = j + latticeHash(i, j, this.seed + 7);
-    });
+/**
+ * Cells with creases between them, as in leather: 0 in a crease, 1 on a cell. Drawn once for 64 × 64 cells, which then
+ * repeat: the hide's own changes of light lie over them.
+ */
+class Creases {
+  private readonly tile: Float32Array;
+  private readonly side: number;
+  private readonly perCell: number;
+
+  /** @param pxPerCell how finely it will be looked at */
+  constructor(
+    private readonly seed: number,
+    pxPerCell: number,
+  ) {
+    this.side = Math.max(CREASE_CELLS, Math.min(MOST_TILE_PX, 2 ** Math.ceil(Math.log2(CREASE_CELLS * pxPerCell))));
+    this.perCell = this.side / CREASE_CELLS;
+    this.tile = new Float32Array(this.side * this.side);
+    for (let y = 0, at = 0; y < this.side; y++)
+      for (let x = 0; x < this.side; x++, at++) this.tile[at] = this.drawn(x / this.perCell, y / this.perCell);
   }
 
-  /** 0 in a crease, 1 on a cell; one cell a unit. */
-  at(x: number, y: number): number {
+  /** By the two nearest of the cells' middles. */
+  private drawn(x: number, y: number): number {
     const cx = Math.floor(x);
     const cy = Math.floor(y);
-    if (cx !== this.atX || cy !== this.atY) this.enter(cx, cy);
-    const { near, edges } = this;
-    const left = (x - cx) * (x - cx);
-    const right = (cx + 1 - x) * (cx + 1 - x);
-    const up = (y - cy) * (y - cy);
-    const down = (cy + 1 - y) * (cy + 1 - y);
-    edges[1] = left;
-    edges[2] = right;
-    edges[3] = up;
-    edges[4] = down;
-    edges[5] = left + up;
-    edges[6] = right + up;
-    edges[7] = left + down;
-    edges[8] = right + down;
     let first = 99;
     let second = 99;
-    for (let k = 0; k < 9; k++) {
-      // No point of that cell can be nearer.
-      if (edges[k] >= second) continue;
-      const dx = x - near[k * 2];
-      const dy = y - near[k * 2 + 1];
-      const distance = dx * dx + dy * dy;
-      if (distance < first) {
-        second = first;
-        first = distance;
-      } else if (distance < second) second = distance;
-    }
+    for (let i = cx - 1; i <= cx + 1; i++)
+      for (let j = cy - 1; j <= cy + 1; j++) {
+        const dx = x - i - latticeHash(i & (CREASE_CELLS - 1), j & (CREASE_CELLS - 1), this.seed);
+        const dy = y - j - latticeHash(i & (CREASE_CELLS - 1), j & (CREASE_CELLS - 1), this.seed + 7);
+        const distance = dx * dx + dy * dy;
+        if (distance < first) {
+          second = first;
+          first = distance;
+        } else if (distance < second) second = distance;
+      }
     return step(0.02, 0.22, Math.sqrt(second) - Math.sqrt(first));
   }
-}
 
-/** A cell, those at its sides, and those at its corners. */
-const NEAREST_FIRST = [
-  [0, 0],
-  [-1, 0],
-  [1, 0],
-  [0, -1],
-  [0, 1],
-  [-1, -1],
-  [1, -1],
-  [-1, 1],
-  [1, 1],
-] as const;
+  /** One cell a unit. */
+  at(x: number, y: number): number {
+    const { tile, side, perCell } = this;
+    const px = x * perCell;
+    const py = y * perCell;
+    const x0 = Math.floor(px);
+    const y0 = Math.floor(py);
+    const u = px - x0;
+    const v = py - y0;
+    // The side is a power of two: what is left and above of nothing wraps too.
+    const left = x0 & (side - 1);
+    const right = (x0 + 1) & (side - 1);
+    const top = (y0 & (side - 1)) * side;
+    const below = ((y0 + 1) & (side - 1)) * side;
+    const upper = tile[top + left] + (tile[top + right] - tile[top + left]) * u;
+    const lower = tile[below + left] + (tile[below + right] - tile[below + left]) * u;
+    return upper + (lower - upper) * v;
+  }
+}
 
 /** Size of a cell of leather, mm. */
 const CREASE_MM = 1.4;
@@ -269,11 +267,11 @@ const TEXTURES: Readonly<Record<SurfaceId, TextureMaker>> = {
   leather: even(({ seed }, px) => {
     const shown = visible(CREASE_MM, px);
     const hide = new NoiseSampler(seed, 3);
-    const creases = new Creases(seed);
+    const creases = shown > 0 ? new Creases(seed, CREASE_MM / px) : null;
     return {
       at: (f) => {
         f[RED] = 1 + f[SLOW] - 0.07 * (1 - shown);
-        if (shown > 0) f[RED] -= 0.35 * shown * (1 - creases.at(f[ALONG] / CREASE_MM, f[ACROSS] / CREASE_MM));
+        if (creases) f[RED] -= 0.35 * shown * (1 - creases.at(f[ALONG] / CREASE_MM, f[ACROSS] / CREASE_MM));
       },
       slow: (f) => {
         f[SLOW] = (hide.at(f[ALONG] * 0.03, f[ACROSS] * 0.03) - 0.5) * 0.2;
