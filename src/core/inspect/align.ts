@@ -9,9 +9,8 @@ import { project, solve, standingOut, type Gray, type Homography, type Point } f
 /** Millimetres of the print's box to what is to be added to them. */
 export interface Bend {
   at: (x: number, y: number) => Point;
-  /** How far patches lie off it, root of the mean square, mm, and how many of them told. */
+  /** How far patches lie off it, root of the mean square, mm. */
   rmsMm: number;
-  patches: number;
 }
 
 /** A patch of the picture: where it should be and where it is, mm, and how surely. */
@@ -280,11 +279,10 @@ export function bendOf(patches: readonly Patch[], size: { widthMm: number; heigh
   return {
     at: (x, y) => ({ x: value(across.by, x, y), y: value(down.by, x, y) }),
     rmsMm: Math.sqrt((across.square + down.square) / Math.max(1e-9, across.weight)),
-    patches: patches.length,
   };
 }
 
-export const NO_BEND: Bend = { at: () => ({ x: 0, y: 0 }), rmsMm: 0, patches: 0 };
+export const NO_BEND: Bend = { at: () => ({ x: 0, y: 0 }), rmsMm: 0 };
 
 const EDGE_STEP_MM = 0.4;
 const LEAST_EDGE = 0.025;

@@ -11,6 +11,7 @@ import {
   bareLight,
   fitLight,
   lightAt,
+  showsBare,
   veiled,
   type Cells,
   type LightField,
@@ -54,7 +55,6 @@ const LIGHTER = 1.7;
  * the photo better is taken.
  */
 const FIRST_LIGHTER = { bare: [1.7], none: [1.2, 4] } as const;
-const LEAST_BARE = 300;
 
 /** Cells that tell of the light before anything is known: bare blank, and after it what is light and even. */
 function firstWeights(cells: Cells, sight: Sight): Float32Array {
@@ -81,11 +81,14 @@ function isMargin({ columns, left, top, boxColumns, boxRows }: Cells): (at: numb
 
 /** @param wet a photo of the wetted piece, laid over the same cells */
 export function estimate(cells: Cells, dry: Sight, wet: Sight | null): Estimate {
-  const bare = cells.columns * cells.rows - cells.boxColumns * cells.boxRows;
-  return FIRST_LIGHTER[bare >= LEAST_BARE ? 'bare' : 'none']
-    .map((lighter) => estimateFrom(cells, dry, wet, lighter))
-    .reduce((best, other) => (other.misfit < best.misfit ? other : best));
+  return likeliest(
+    FIRST_LIGHTER[showsBare(cells) ? 'bare' : 'none'].map((lighter) => estimateFrom(cells, dry, wet, lighter)),
+  );
 }
+
+/** What explains the photos best. */
+export const likeliest = (tried: readonly Estimate[]): Estimate =>
+  tried.reduce((best, other) => (other.misfit < best.misfit ? other : best));
 
 function estimateFrom(cells: Cells, dry: Sight, wet: Sight | null, lighter: number): Estimate {
   const count = cells.columns * cells.rows;

@@ -3,6 +3,7 @@
  * fours of them and keeping what most agree on (source: RANSAC, Fischler and Bolles; the vote before it, Lowe).
  */
 import { homographyOf, project, solve, type Homography, type Point } from '@/core/photo';
+import { seededChance } from '@/core/shared';
 import { DESCRIPTION, type Features } from './features';
 
 interface Pair {
@@ -102,22 +103,13 @@ function groupsOf(all: readonly Match[]): Match[][] {
   return groups;
 }
 
-/** Seeded: the same photo gives the same answer. */
-function dice(seed: number): () => number {
-  let state = seed >>> 0;
-  return () => {
-    state = (Math.imul(state, 1664525) + 1013904223) >>> 0;
-    return state / 4294967296;
-  };
-}
-
 const off = (h: Homography, { from, to }: Pair): number => {
   const at = project(h, from.x, from.y);
   return Math.hypot(at.x - to.x, at.y - to.y);
 };
 
 /** The perspective that fits many pairs best, by least squares about the middle of both; null where they lie on a line. */
-function fitted(pairs: readonly Pair[], weights: readonly number[] = pairs.map(() => 1)): Homography | null {
+function fitted(pairs: readonly Pair[]): Homography | null {
   const scaleOf = (points: readonly Point[]) => {
     const [cx, cy] = [
       points.reduce((sum, { x }) => sum + x, 0) / points.length,
@@ -129,17 +121,17 @@ function fitted(pairs: readonly Pair[], weights: readonly number[] = pairs.map((
   const [a, b] = [scaleOf(pairs.map(({ from }) => from)), scaleOf(pairs.map(({ to }) => to))];
   const matrix = Array.from({ length: 8 }, () => new Array<number>(8).fill(0));
   const right = new Array<number>(8).fill(0);
-  const add = (row: readonly number[], value: number, weight: number) => {
+  const add = (row: readonly number[], value: number) => {
     for (let i = 0; i < 8; i++) {
-      right[i] += weight * row[i] * value;
-      for (let j = 0; j < 8; j++) matrix[i][j] += weight * row[i] * row[j];
+      right[i] += row[i] * value;
+      for (let j = 0; j < 8; j++) matrix[i][j] += row[i] * row[j];
     }
   };
-  pairs.forEach(({ from, to }, index) => {
+  pairs.forEach(({ from, to }) => {
     const [x, y] = [(from.x - a.cx) * a.s, (from.y - a.cy) * a.s];
     const [u, v] = [(to.x - b.cx) * b.s, (to.y - b.cy) * b.s];
-    add([x, y, 1, 0, 0, 0, -x * u, -y * u], u, weights[index]);
-    add([0, 0, 0, x, y, 1, -x * v, -y * v], v, weights[index]);
+    add([x, y, 1, 0, 0, 0, -x * u, -y * u], u);
+    add([0, 0, 0, x, y, 1, -x * v, -y * v], v);
   });
   const h = solve(matrix, right);
   if (!h) return null;
@@ -185,7 +177,8 @@ export function findPicture(expected: Features, photo: Features, tolerance: Tole
 
 function perspectiveOf(pairs: readonly Match[], { px }: Tolerance): Found | null {
   if (pairs.length < LEAST_PAIRS) return null;
-  const roll = dice(pairs.length * 7919);
+  // Seeded: the same photo gives the same answer.
+  const roll = seededChance(pairs.length * 7919);
   let best: { h: Homography; inside: Match[] } | null = null;
   for (let round = 0; round < TRIES; round++) {
     const four = Array.from({ length: 4 }, () => pairs[Math.floor(roll() * pairs.length)]);

@@ -35,6 +35,11 @@ export interface Sight {
   seen: Uint8Array;
 }
 
+const LEAST_BARE = 300;
+/** Enough bare blank is in the frame to tell the light and the ground by. */
+export const showsBare = ({ columns, rows, boxColumns, boxRows }: Cells): boolean =>
+  columns * rows - boxColumns * boxRows >= LEAST_BARE;
+
 export const FIBRES = 0.9;
 /** Of the veil this much is left in sight when it is wet. */
 export const WET_VEIL = 0.07;

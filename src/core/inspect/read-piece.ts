@@ -5,6 +5,7 @@
  */
 import {
   channelOf,
+  correlation,
   grayOf,
   homographyOf,
   project,
@@ -19,10 +20,10 @@ import { linearLight } from '@/core/colour';
 import { tonerFilter } from '@/core/render';
 import { fail, ok, type Result } from '@/core/shared';
 import { NO_BEND, bendOf, edgesOf, patchesOf, refitted, type Bend } from './align';
-import { estimate, type Estimate } from './estimate';
+import { estimate, likeliest, type Estimate } from './estimate';
 import { featuresOf, shrunk, type Features } from './features';
 import { findPicture } from './find';
-import { CHANNELS, FIBRES, type Cells, type Sight, type Triple } from './layers';
+import { CHANNELS, FIBRES, showsBare, type Cells, type Sight, type Triple } from './layers';
 
 /** A piece as it should look once it is clean. */
 export interface ExpectedPiece {
@@ -311,8 +312,7 @@ function likenessOf(one: Gray, other: Gray): number {
     bb += v * v;
     ab += u * v;
   }
-  const spread = Math.sqrt(Math.max(0, n * aa - a * a) * Math.max(0, n * bb - b * b));
-  return spread === 0 ? 0 : (n * ab - a * b) / spread;
+  return correlation(n, a, b, aa, bb, ab);
 }
 
 /** The expected piece in cells of a millimetre, or coarser where it is large. */
@@ -481,19 +481,13 @@ const cleared = (dry: number, wet: number): number => (dry < 0.03 ? 1 : Math.max
  * taken.
  */
 function groundsOf(cells: Cells): Cells[] {
-  const bare = cells.columns * cells.rows - cells.boxColumns * cells.boxRows;
   const soaks = cells.underWet.some((share) => share < DRINKS);
-  if (!soaks || bare < LEAST_BARE) return [cells];
+  if (!soaks || !showsBare(cells)) return [cells];
   const under = CHANNELS.map((channel) => cells.under[channel] * cells.underWet[channel]) as Triple<number>;
   return [cells, { ...cells, under, underWet: [1, 1, 1] }];
 }
 
 const DRINKS = 0.95;
-const LEAST_BARE = 300;
-
-function bestOf(tried: readonly Cells[], read: (cells: Cells) => Estimate): Estimate {
-  return tried.map(read).reduce((best, other) => (other.misfit < best.misfit ? other : best));
-}
 
 /**
  * @param corners the print's box in the dry photo where it was set by hand
@@ -516,7 +510,7 @@ export function readPiece(
   const cells = cellsOf(expected);
   const dry = sightOf(cells, photos.dry, laid.value.at);
   const wet = photos.wet && wetLaid?.ok ? sightOf(cells, photos.wet, wetLaid.value.at) : null;
-  const found = bestOf(groundsOf(cells), (tried) => estimate(tried, dry, wet));
+  const found = likeliest(groundsOf(cells).map((tried) => estimate(tried, dry, wet)));
   onPart(1);
   return ok(gathered(cells, found, dry, laid.value));
 }

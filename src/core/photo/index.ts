@@ -1,3 +1,14 @@
 /** What reading photographs needs: single-channel rasters, and the perspective between planes. */
 export { homographyOf, project, solve, type Homography, type Point } from './homography';
-export { boxMean, channelOf, grayOf, mirroredGray, reduced, sample, standingOut, type Gray, type Rgba } from './raster';
+export {
+  boxMean,
+  channelOf,
+  correlation,
+  grayOf,
+  mirroredGray,
+  reduced,
+  sample,
+  standingOut,
+  type Gray,
+  type Rgba,
+} from './raster';

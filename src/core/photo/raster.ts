@@ -97,6 +97,12 @@ export function sample({ data, width, height }: Gray, x: number, y: number): num
   return upper * (1 - v) + lower * v;
 }
 
+/** How two rows of figures go together, −1…1, from their count, sums, squares and products; 0 where one is even. */
+export function correlation(n: number, a: number, b: number, aa: number, bb: number, ab: number): number {
+  const spread = Math.sqrt(Math.max(0, n * aa - a * a) * Math.max(0, n * bb - b * b));
+  return spread === 0 ? 0 : (n * ab - a * b) / spread;
+}
+
 /**
  * What stands out of its surroundings: less the local mean, in units of the local spread. Takes light and contrast
  * away.

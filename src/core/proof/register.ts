@@ -3,7 +3,7 @@
  * millimetres, found coarsely by trying sizes and shifts and then finely by Gauss–Newton on what stands out of its
  * surroundings (source: Lucas and Kanade's image registration, with Huber's weights).
  */
-import { sample, solve, type Gray } from '@/core/photo';
+import { correlation, sample, solve, type Gray } from '@/core/photo';
 
 /** x' = a·x + b·y + c, y' = d·x + e·y + f, pixels of the expected page to pixels of the found one. */
 export type Affine = readonly [number, number, number, number, number, number];
@@ -38,8 +38,7 @@ export function likeness(
       syy += weight * other * other;
       sxy += weight * one * other;
     }
-  const spread = Math.sqrt(Math.max(0, n * sxx - sx * sx) * Math.max(0, n * syy - sy * sy));
-  return n < 30 || spread === 0 ? 0 : (n * sxy - sx * sy) / spread;
+  return n < 30 ? 0 : correlation(n, sx, sy, sxx, syy, sxy);
 }
 
 /**
@@ -78,8 +77,7 @@ function roughLikeness(
       sxy += one * other;
     }
   }
-  const spread = Math.sqrt(Math.max(0, n * sxx - sx * sx) * Math.max(0, n * syy - sy * sy));
-  return n < 30 || spread === 0 ? 0 : (n * sxy - sx * sy) / spread;
+  return n < 30 ? 0 : correlation(n, sx, sy, sxx, syy, sxy);
 }
 
 /**
