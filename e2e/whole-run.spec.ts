@@ -179,6 +179,6 @@ test('rubbed, mended, sealed and kept', async () => {
       await expect(page.getByRole('link', { name: `${station}, done` })).toBeVisible();
     }
     const [stored] = await storedPieces(page);
-    expect(stored).toMatchObject({ name: 'Signal box', version: 7, keep: { rating: 4 } });
+    expect(stored).toMatchObject({ name: 'Signal box', version: 8, keep: { rating: 4 } });
   });
 });

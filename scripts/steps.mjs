@@ -88,6 +88,7 @@ export async function prepareFiles() {
   await must(process.execPath, [join('scripts', 'copy-fonts.mjs')]);
   // It draws lettering with the fonts.
   await must(bin('tsx'), [join('scripts', 'draw-photos.ts')]);
+  await must(bin('tsx'), [join('scripts', 'draw-signs.ts')]);
   await must(process.execPath, [join('scripts', 'draw-icons.mjs')]);
   await must(process.execPath, [join('scripts', 'copy-shop.mjs')]);
 }
@@ -99,6 +100,7 @@ export async function build({ force = false } = {}) {
     'src',
     'scripts/draw-demo.mjs',
     'scripts/draw-photos.ts',
+    'scripts/draw-signs.ts',
     'scripts/in-node.ts',
     'scripts/copy-fonts.mjs',
     'scripts/draw-icons.mjs',

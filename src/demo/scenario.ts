@@ -124,7 +124,7 @@ export function demoPieces(now: number): Piece[] {
         { at: now - 25 * MS_PER_HOUR, minutes: 3 },
       ],
     },
-    mend: { done: ['haze', 'pencil'], finishedAt: now - 3 * MS_PER_HOUR },
+    mend: { ...fern.mend, done: ['haze', 'pencil'], finishedAt: now - 3 * MS_PER_HOUR },
     seal: { ...fern.seal, use: 'handled', sheen: 'satin', coatsAt: [now - 1.2 * MS_PER_HOUR] },
   };
   const map = newPiece('demo-route-map', 'Route map', now - 4 * MS_PER_HOUR);

@@ -117,6 +117,12 @@ const CASES: Readonly<Record<number, () => void>> = {
       },
     });
   },
+  7: () => {
+    const { faults: _, rub, mend, ...piece } = readyPiece();
+    const { readings: _r, ...oldRub } = rub;
+    const { wear: _w, glaze: _g, ...oldMend } = mend;
+    expect(readPiece({ ...piece, version: 7, rub: oldRub, mend: oldMend })).toEqual({ ok: true, value: readyPiece() });
+  },
 };
 
 describe('the stored piece', () => {

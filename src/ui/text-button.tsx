@@ -6,13 +6,15 @@ export function TextButton({
   onClick,
   children,
   testId,
+  disabled = false,
 }: {
   onClick: () => void;
   children: ReactNode;
   testId?: string | undefined;
+  disabled?: boolean;
 }) {
   return (
-    <ButtonBase className="plain" onClick={onClick} data-testid={testId}>
+    <ButtonBase className="plain" onClick={onClick} disabled={disabled} data-testid={testId}>
       {children}
     </ButtonBase>
   );

@@ -37,3 +37,18 @@ export {
 } from './sealers';
 export { CAUTION_LEVELS, type CautionId } from './cautions';
 export type { ToolId } from './tools';
+export {
+  FAULT_CAUSES,
+  FAULT_CHECKS,
+  FAULT_CHECK_IDS,
+  FAULT_EVIDENCE,
+  FAULT_REMEDIES,
+  FAULT_SIGNS,
+  type FaultAnswer,
+  type FaultCause,
+  type FaultCauseId,
+  type FaultCheckId,
+  type FaultEvidenceId,
+  type FaultRemedyId,
+  type FaultSignId,
+} from './faults';

@@ -35,6 +35,8 @@ export interface SealerRecord {
   sprayed: boolean;
   /** Its rags can heat themselves; it has no sheen to choose. */
   oily: boolean;
+  /** Laid on thick it stays cloudy and tacky. */
+  clouds: boolean;
   source: string;
 }
 
@@ -56,6 +58,7 @@ export const SEALERS: readonly SealerRecord[] = [
     isBinder: false,
     sprayed: false,
     oily: false,
+    clouds: false,
     source,
   },
   {
@@ -73,6 +76,7 @@ export const SEALERS: readonly SealerRecord[] = [
     isBinder: true,
     sprayed: false,
     oily: false,
+    clouds: false,
     source,
   },
   {
@@ -90,6 +94,7 @@ export const SEALERS: readonly SealerRecord[] = [
     isBinder: false,
     sprayed: false,
     oily: false,
+    clouds: false,
     source,
   },
   {
@@ -107,6 +112,7 @@ export const SEALERS: readonly SealerRecord[] = [
     isBinder: false,
     sprayed: false,
     oily: false,
+    clouds: false,
     source,
   },
   {
@@ -124,6 +130,7 @@ export const SEALERS: readonly SealerRecord[] = [
     isBinder: false,
     sprayed: false,
     oily: false,
+    clouds: false,
     source,
   },
   {
@@ -141,6 +148,7 @@ export const SEALERS: readonly SealerRecord[] = [
     isBinder: false,
     sprayed: true,
     oily: false,
+    clouds: false,
     source,
   },
   {
@@ -158,6 +166,7 @@ export const SEALERS: readonly SealerRecord[] = [
     isBinder: false,
     sprayed: false,
     oily: false,
+    clouds: true,
     source,
   },
   {
@@ -175,6 +184,7 @@ export const SEALERS: readonly SealerRecord[] = [
     isBinder: false,
     sprayed: false,
     oily: true,
+    clouds: false,
     source,
   },
   {
@@ -192,6 +202,7 @@ export const SEALERS: readonly SealerRecord[] = [
     isBinder: false,
     sprayed: false,
     oily: false,
+    clouds: false,
     source,
   },
 ];

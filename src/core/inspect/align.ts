@@ -40,18 +40,19 @@ const LEAST_TEXTURE = 0.2;
 /**
  * Where patches of the expected picture are found in the photo as it lies over it so far.
  *
+ * @param one what stands out of the expected picture
  * @param density pixels a mm of both; @param radiusMm half a patch's side; @param reachMm how far it may lie off
  */
 export function patchesOf(
-  expected: Gray,
+  one: Gray,
   found: Gray,
   { density, radiusMm, reachMm, stepMm }: { density: number; radiusMm: number; reachMm: number; stepMm: number },
 ): Patch[] {
   const [radius, reach, step] = [radiusMm, reachMm, stepMm].map((mm) => Math.max(2, Math.round(mm * density)));
-  const [one, other] = [standingOut(expected, radius, 0.03), standingOut(found, radius, 0.03)];
+  const other = standingOut(found, radius, 0.03);
   const patches: Patch[] = [];
-  for (let y = Math.round(radius * 0.6); y < expected.height - radius * 0.6; y += step)
-    for (let x = Math.round(radius * 0.6); x < expected.width - radius * 0.6; x += step) {
+  for (let y = Math.round(radius * 0.6); y < one.height - radius * 0.6; y += step)
+    for (let x = Math.round(radius * 0.6); x < one.width - radius * 0.6; x += step) {
       const patch = patchAt(one, other, x, y, radius, reach);
       if (patch)
         patches.push({

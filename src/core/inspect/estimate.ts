@@ -9,6 +9,8 @@ import {
   FIBRES,
   WET_VEIL,
   bareLight,
+  coarser,
+  coarserSight,
   fitLight,
   lightAt,
   showsBare,
@@ -47,7 +49,6 @@ const MOST_HAZE = 0.97;
 const MOST_COST = 40;
 const SMOOTH_RADIUS = 2;
 const TURNS = 3;
-const LIGHT_ROUNDS = 3;
 /** How much less a cell tells of the light that is lighter than expected, once haze is known. */
 const LIGHTER = 1.7;
 /**
@@ -79,44 +80,61 @@ function isMargin({ columns, left, top, boxColumns, boxRows }: Cells): (at: numb
   };
 }
 
-/** @param wet a photo of the wetted piece, laid over the same cells */
-export function estimate(cells: Cells, dry: Sight, wet: Sight | null): Estimate {
-  return likeliest(
-    FIRST_LIGHTER[showsBare(cells) ? 'bare' : 'none'].map((lighter) => estimateFrom(cells, dry, wet, lighter)),
-  );
+/**
+ * Tried on cells twice as large: which ground, and how much is veiled at first. What explains the photos best is then
+ * worked out in full from the light that was found.
+ *
+ * @param grounds the cells as they may be: bare, or with binder soaked in
+ * @param wet a photo of the wetted piece, laid over the same cells
+ */
+export function estimate(grounds: readonly Cells[], dry: Sight, wet: Sight | null): Estimate {
+  const by = Math.min(grounds[0].boxColumns, grounds[0].boxRows) >= LEAST_COARSE ? COARSE : 1;
+  const [dryCoarse, wetCoarse] = [coarserSight(grounds[0], dry, by), wet && coarserSight(grounds[0], wet, by)];
+  const tried = grounds.flatMap((cells) => {
+    const coarse = coarser(cells, by);
+    return FIRST_LIGHTER[showsBare(cells) ? 'bare' : 'none'].map((lighter) => {
+      const lights = firstLights(coarse, dryCoarse, wetCoarse, lighter);
+      return { cells, found: estimateFrom(coarse, dryCoarse, wetCoarse, lights, COARSE_ROUNDS) };
+    });
+  });
+  const { cells, found } = tried.reduce((best, other) => (other.found.misfit < best.found.misfit ? other : best));
+  return by === 1 ? found : estimateFrom(cells, dry, wet, found, FINE_ROUNDS);
 }
 
-/** What explains the photos best. */
-export const likeliest = (tried: readonly Estimate[]): Estimate =>
-  tried.reduce((best, other) => (other.misfit < best.misfit ? other : best));
+const COARSE = 2;
+const LEAST_COARSE = 40;
+const COARSE_ROUNDS = 3;
+const FINE_ROUNDS = 2;
 
-function estimateFrom(cells: Cells, dry: Sight, wet: Sight | null, lighter: number): Estimate {
+interface Lights {
+  light: LightField;
+  wetLight: LightField | null;
+}
+
+function firstLights(cells: Cells, dry: Sight, wet: Sight | null, lighter: number): Lights {
   const count = cells.columns * cells.rows;
-  let haze: Float32Array = new Float32Array(count).fill(0.05);
-  let kept: Float32Array = new Float32Array(count).fill(1);
-  let light = fitLight(cells, dry, expectedLight(cells, haze, kept, false), firstWeights(cells, dry), lighter);
-  let wetLight = wet
-    ? fitLight(cells, wet, expectedLight(cells, haze, kept, true), firstWeights(cells, wet), LIGHTER)
-    : null;
-  let found = solveLayers(cells, { sight: dry, light }, wet && wetLight ? { sight: wet, light: wetLight } : null);
-  for (let round = 1; round < LIGHT_ROUNDS; round++) {
-    ({ haze, kept } = found);
-    light = fitLight(
-      cells,
-      dry,
-      expectedLight(cells, haze, kept, false),
-      clearWeights(cells, dry, haze, kept),
-      LIGHTER,
-    );
-    if (wet)
-      wetLight = fitLight(
-        cells,
-        wet,
-        expectedLight(cells, haze, kept, true),
-        clearWeights(cells, wet, haze, kept),
-        LIGHTER,
-      );
-    found = solveLayers(cells, { sight: dry, light }, wet && wetLight ? { sight: wet, light: wetLight } : null);
+  const [haze, kept] = [new Float32Array(count).fill(FIRST_HAZE), new Float32Array(count).fill(1)];
+  const lit = (sight: Sight, isWet: boolean, less: number) =>
+    fitLight(cells, sight, expectedLight(cells, haze, kept, isWet), firstWeights(cells, sight), less);
+  return { light: lit(dry, false, lighter), wetLight: wet && lit(wet, true, LIGHTER) };
+}
+
+const FIRST_HAZE = 0.05;
+
+function estimateFrom(cells: Cells, dry: Sight, wet: Sight | null, from: Lights, rounds: number): Estimate {
+  let { light, wetLight } = from;
+  const solved = () =>
+    solveLayers(cells, { sight: dry, light }, wet && wetLight ? { sight: wet, light: wetLight } : null);
+  let found = solved();
+  for (let round = 1; round < rounds; round++) {
+    const { haze, kept } = found;
+    const lit = (sight: Sight, isWet: boolean) => {
+      const should = expectedLight(cells, haze, kept, isWet);
+      return fitLight(cells, sight, should, clearWeights(cells, sight, haze, kept), LIGHTER);
+    };
+    light = lit(dry, false);
+    wetLight = wet && lit(wet, true);
+    found = solved();
   }
   return { ...found, light, wetLight };
 }

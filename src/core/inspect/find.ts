@@ -33,39 +33,78 @@ interface Match extends Pair {
   size: number;
 }
 
+const WORDS = DESCRIPTION / 32;
+/** So many of the expected ones, alike at a glance, are compared in full. */
+const SHORTLIST = 16;
+
+/** Each description as bits: whether each of its figures lies over the usual. */
+function bitsOf({ count, described }: Features, usual: Float32Array): Int32Array {
+  const bits = new Int32Array(count * WORDS);
+  for (let i = 0; i < count; i++)
+    for (let k = 0; k < DESCRIPTION; k++)
+      if (described[i * DESCRIPTION + k] > usual[k]) bits[i * WORDS + (k >> 5)] |= 1 << (k & 31);
+  return bits;
+}
+
+function usualOf({ count, described }: Features): Float32Array {
+  const mean = new Float32Array(DESCRIPTION);
+  for (let at = 0; at < count * DESCRIPTION; at++) mean[at % DESCRIPTION] += described[at] / count;
+  return mean;
+}
+
+function bitsSet(word: number): number {
+  let n = word - ((word >>> 1) & 0x55555555);
+  n = (n & 0x33333333) + ((n >>> 2) & 0x33333333);
+  return Math.imul((n + (n >>> 4)) & 0x0f0f0f0f, 0x01010101) >>> 24;
+}
+
 /** For each point of the photo the expected one that describes the same, where no other comes near. */
 function matches(expected: Features, photo: Features): Match[] {
   const found: Match[] = [];
-  const { described } = expected;
+  const usual = usualOf(expected);
+  const [bits, ownBits] = [bitsOf(expected, usual), bitsOf(photo, usual)];
+  const apart = new Uint8Array(expected.count);
+  const counts = new Int32Array(DESCRIPTION + 1);
   for (let i = 0; i < photo.count; i++) {
-    const own = photo.described.subarray(i * DESCRIPTION, (i + 1) * DESCRIPTION);
-    let [best, next, at] = [-1, -1, -1];
-    for (let j = 0, to = 0; j < expected.count; j++, to += DESCRIPTION) {
-      let alike = 0;
-      for (let k = 0; k < DESCRIPTION; k += 4)
-        alike +=
-          own[k] * described[to + k] +
-          own[k + 1] * described[to + k + 1] +
-          own[k + 2] * described[to + k + 2] +
-          own[k + 3] * described[to + k + 3];
-      if (alike <= next) continue;
-      // The same place described for another turn or size is no rival.
-      const isRival = at < 0 || Math.hypot(expected.x[j] - expected.x[at], expected.y[j] - expected.y[at]) > SAME_PX;
-      if (alike > best) {
-        if (isRival) next = best;
-        best = alike;
-        at = j;
-      } else if (isRival) next = alike;
+    counts.fill(0);
+    for (let j = 0; j < expected.count; j++) {
+      let bitsApart = 0;
+      for (let word = 0; word < WORDS; word++) bitsApart += bitsSet(bits[j * WORDS + word] ^ ownBits[i * WORDS + word]);
+      apart[j] = bitsApart;
+      counts[bitsApart]++;
     }
-    if (at < 0 || 1 - best > RATIO * RATIO * (1 - next)) continue;
-    found.push({
-      from: { x: expected.x[at], y: expected.y[at] },
-      to: { x: photo.x[i], y: photo.y[i] },
-      turn: photo.turn[i] - expected.turn[at],
-      size: Math.log(photo.size[i] / expected.size[at]),
-    });
+    let [most, listed] = [0, 0];
+    while (most < DESCRIPTION && listed < SHORTLIST) listed += counts[most++];
+    const match = nearest(expected, photo, i, (j) => apart[j] < most);
+    if (match) found.push(match);
   }
   return found;
+}
+
+function nearest(expected: Features, photo: Features, i: number, isListed: (j: number) => boolean): Match | null {
+  const { described } = expected;
+  let [best, next, at] = [-1, -1, -1];
+  for (let j = 0; j < expected.count; j++) {
+    if (!isListed(j)) continue;
+    let alike = 0;
+    for (let k = 0; k < DESCRIPTION; k++)
+      alike += photo.described[i * DESCRIPTION + k] * described[j * DESCRIPTION + k];
+    if (alike <= next) continue;
+    // The same place described for another turn or size is no rival.
+    const isRival = at < 0 || Math.hypot(expected.x[j] - expected.x[at], expected.y[j] - expected.y[at]) > SAME_PX;
+    if (alike > best) {
+      if (isRival) next = best;
+      best = alike;
+      at = j;
+    } else if (isRival) next = alike;
+  }
+  if (at < 0 || 1 - best > RATIO * RATIO * (1 - next)) return null;
+  return {
+    from: { x: expected.x[at], y: expected.y[at] },
+    to: { x: photo.x[i], y: photo.y[i] },
+    turn: photo.turn[i] - expected.turn[at],
+    size: Math.log(photo.size[i] / expected.size[at]),
+  };
 }
 
 /**

@@ -8,3 +8,4 @@ export {
 } from './judge';
 export { expectedBlank, type ExpectedBlank, type InspectShapeCode } from './expected';
 export { readPiece, type CellMap, type ExpectedPiece, type InspectCode, type PieceReading } from './read-piece';
+export { KEPT_LETTERS, MOST_KEPT_CELLS, isWholeReading, keepReading, readKept } from './kept-reading';

@@ -139,6 +139,7 @@ describe('judging', () => {
     kept: Array.from({ length: CELLS }, (_, at) => kept(at)),
     seen: Array.from({ length: CELLS }, () => 1),
     clearsWet: wet ? Array.from({ length: CELLS }, () => 0.95) : null,
+    colours: [],
     isWhitened: false,
   });
   it.each([

@@ -35,10 +35,50 @@ export interface Sight {
   seen: Uint8Array;
 }
 
-const LEAST_BARE = 300;
+const LEAST_BARE_MM2 = 300;
 /** Enough bare blank is in the frame to tell the light and the ground by. */
-export const showsBare = ({ columns, rows, boxColumns, boxRows }: Cells): boolean =>
-  columns * rows - boxColumns * boxRows >= LEAST_BARE;
+export const showsBare = ({ columns, rows, boxColumns, boxRows, sizeMm }: Cells): boolean =>
+  (columns * rows - boxColumns * boxRows) * sizeMm * sizeMm >= LEAST_BARE_MM2;
+
+/** Cells so many times as large; what is left over at the right and below is left out. */
+export function coarser(cells: Cells, by: number): Cells {
+  if (by === 1) return cells;
+  const [left, top] = [Math.floor(cells.left / by), Math.floor(cells.top / by)];
+  const to = { columns: Math.floor(cells.columns / by), rows: Math.floor(cells.rows / by) };
+  const mean = (values: Float32Array) => meansOf(values, cells.columns, to, by);
+  return {
+    ...cells,
+    ...to,
+    left,
+    top,
+    boxColumns: Math.min(to.columns - left, Math.floor(cells.boxColumns / by)),
+    boxRows: Math.min(to.rows - top, Math.floor(cells.boxRows / by)),
+    sizeMm: cells.sizeMm * by,
+    toner: cells.toner.map(mean) as Triple<Float32Array>,
+    rough: mean(cells.rough),
+  };
+}
+
+export function coarserSight({ columns, rows }: Cells, sight: Sight, by: number): Sight {
+  if (by === 1) return sight;
+  const to = { columns: Math.floor(columns / by), rows: Math.floor(rows / by) };
+  const seen = meansOf(Float32Array.from(sight.seen), columns, to, by);
+  return {
+    light: sight.light.map((light) => meansOf(light, columns, to, by)) as Triple<Float32Array>,
+    seen: Uint8Array.from(seen, (share) => (share === 1 ? 1 : 0)),
+  };
+}
+
+function meansOf(values: Float32Array, width: number, to: { columns: number; rows: number }, by: number): Float32Array {
+  const out = new Float32Array(to.columns * to.rows);
+  for (let y = 0; y < to.rows; y++)
+    for (let x = 0; x < to.columns; x++) {
+      let sum = 0;
+      for (let j = 0; j < by; j++) for (let i = 0; i < by; i++) sum += values[(y * by + j) * width + x * by + i];
+      out[y * to.columns + x] = sum / (by * by);
+    }
+  return out;
+}
 
 export const FIBRES = 0.9;
 /** Of the veil this much is left in sight when it is wet. */

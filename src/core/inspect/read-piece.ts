@@ -10,6 +10,7 @@ import {
   homographyOf,
   project,
   reduced,
+  sample,
   standingOut,
   type Gray,
   type Homography,
@@ -20,7 +21,7 @@ import { linearLight } from '@/core/colour';
 import { tonerFilter } from '@/core/render';
 import { fail, ok, type Result } from '@/core/shared';
 import { NO_BEND, bendOf, edgesOf, patchesOf, refitted, type Bend } from './align';
-import { estimate, likeliest, type Estimate } from './estimate';
+import { estimate, type Estimate } from './estimate';
 import { featuresOf, shrunk, type Features } from './features';
 import { findPicture } from './find';
 import { CHANNELS, FIBRES, showsBare, type Cells, type Sight, type Triple } from './layers';
@@ -65,17 +66,21 @@ export interface PieceReading {
   seen: (number | null)[];
   /** Of a cell's haze, what was gone on the wet photo, 0–1; null without one. */
   clearsWet: (number | null)[] | null;
+  /** Colour of the expected print in each cell, 0xRRGGBB. */
+  colours: number[];
   /** Haze and loss look alike on this ground when it is dry: what is called haze is whitened by either. */
   isWhitened: boolean;
 }
 
-const EXPECTED_SIDE = 620;
-const PHOTO_SIDE = 820;
-const EXPECTED_POINTS = 900;
-const PHOTO_POINTS = 1000;
+const EXPECTED_SIDE = 560;
+const PHOTO_SIDE = 720;
+const EXPECTED_POINTS = 800;
+const PHOTO_POINTS = 900;
 const FOUND_PX = 5;
-/** Pixels of the frame that patches are compared in, for each mm. */
+/** Pixels for each mm of the frame that patches are compared in, and of the one for a first look. */
 const FRAME_DENSITY = 2;
+const GLANCE_DENSITY = 0.8;
+const PATCH_RADIUS_MM = 9;
 const MOST_FRAME_PX = 700;
 const MOST_MARGIN_MM = 14;
 const CELL_MM = 4;
@@ -85,15 +90,38 @@ const DARK = 0.02;
 /** What stays the same for every photo of a piece. */
 interface Sought {
   expected: ExpectedPiece;
+  size: { widthMm: number; heightMm: number };
   features: Features;
   /** Of the features' pixels, those that are a millimetre. */
   density: number;
+  frame: Frame;
+  /** A coarser one, to tell by which of several places it lies at. */
+  glance: Frame;
+}
+
+/** The expected picture, with what stands out of it. */
+interface Frame {
+  gray: Gray;
+  density: number;
+  /** Against which patches are found, and by which the whole is compared. */
+  patched: Gray;
+  compared: Gray;
 }
 
 function seek(expected: ExpectedPiece): Sought {
   const gray = expectedGray(expected);
   const { image, by } = shrunk(gray, EXPECTED_SIDE);
-  return { expected, features: featuresOf(image, EXPECTED_POINTS), density: expected.pxPerMm / by };
+  return {
+    expected,
+    size: {
+      widthMm: expected.picture.width / expected.pxPerMm,
+      heightMm: expected.picture.height / expected.pxPerMm,
+    },
+    features: featuresOf(image, EXPECTED_POINTS),
+    density: expected.pxPerMm / by,
+    frame: frameOf(gray, expected.pxPerMm, FRAME_DENSITY),
+    glance: frameOf(gray, expected.pxPerMm, GLANCE_DENSITY),
+  };
 }
 
 /** Light of the clean print on its ground as the eye weighs it, display coded: 0–1. */
@@ -118,16 +146,13 @@ interface Registered {
  */
 function register(sought: Sought, photo: Rgba, corners: readonly Point[] | null): Result<Registered, InspectCode> {
   const gray = grayOf(photo);
+  const shades = shadesOf(gray);
   const mean = gray.data.reduce((sum, level) => sum + level, 0) / gray.data.length;
   if (mean < DARK) return fail('piece-dark', `expected light in the photo, got a mean of ${mean.toFixed(3)}`);
-  const { expected, features, density } = sought;
-  const size = {
-    widthMm: expected.picture.width / expected.pxPerMm,
-    heightMm: expected.picture.height / expected.pxPerMm,
-  };
-  const frame = frameOf(expected);
+  const { expected, size, features, density, frame, glance } = sought;
   let h: Homography | null;
   let agree = 1;
+  let leastLike = LEAST_LIKE.many;
   if (corners) {
     h = homographyOf(
       [
@@ -142,11 +167,12 @@ function register(sought: Sought, photo: Rgba, corners: readonly Point[] | null)
     const { image, by } = shrunk(gray, PHOTO_SIDE);
     const found = findPicture(features, featuresOf(image, PHOTO_POINTS), { px: FOUND_PX }).map((one) => {
       const inMm = inMillimetres(one.h, density, by);
-      return { ...one, h: inMm, like: likeIn(frame, gray, inMm, NO_BEND) };
+      return { ...one, h: inMm, like: likeIn(glance, shades, inMm, NO_BEND) };
     });
     const best =
       found.length === 0 ? null : found.reduce((leader, other) => (other.like > leader.like ? other : leader));
     agree = best?.agree ?? 0;
+    leastLike = (best?.pairs.length ?? 0) < MANY_PAIRS ? LEAST_LIKE.few : LEAST_LIKE.many;
     h = best?.h ?? null;
   }
   if (!h) return fail('piece-not-found', 'expected the piece in the photo, found none of its picture');
@@ -154,19 +180,17 @@ function register(sought: Sought, photo: Rgba, corners: readonly Point[] | null)
   const channels = CHANNELS.map((channel) => reduced(channelOf(photo, channel), coarse));
   const ring = outlineOf(expected, size);
   let perspective = h;
-  for (const reachMm of corners ? [2.5, 1.5] : [5, 3, 1.5]) {
-    const laid = laidOver(gray, frame, perspective, NO_BEND);
-    const patches = patchesOf(frame.gray, laid, { density: frame.density, radiusMm: 9, reachMm, stepMm: 9 });
+  for (const [reachMm, by] of corners ? CLOSING_IN.slice(1) : CLOSING_IN) {
+    const over = by === 'glance' ? glance : frame;
+    const laid = laidOver(shades, over, perspective, NO_BEND);
+    const patches = patchesOf(over.patched, laid, { ...patchingIn(over), reachMm, stepMm: 9 });
     const edges = edgesOf(ring, { channels, by: coarse }, perspective, reachMm + 2);
     perspective = refitted(perspective, patches, edges, Math.max(size.widthMm, size.heightMm));
   }
-  const laid = laidOver(gray, frame, perspective, NO_BEND);
-  const bend = bendOf(
-    patchesOf(frame.gray, laid, { density: frame.density, radiusMm: 9, reachMm: 2.5, stepMm: 7 }),
-    size,
-  );
-  const like = likeIn(frame, gray, perspective, bend);
-  if (!corners && like < LEAST_LIKE)
+  const laid = laidOver(shades, frame, perspective, NO_BEND);
+  const bend = bendOf(patchesOf(frame.patched, laid, { ...patchingIn(frame), reachMm: 2.5, stepMm: 7 }), size);
+  const like = likeIn(frame, shades, perspective, bend);
+  if (!corners && like < leastLike)
     return fail('piece-other', `expected this piece, found one like it by ${like.toFixed(2)}`);
   const at = (xMm: number, yMm: number): Point => {
     const off = bend.at(xMm, yMm);
@@ -180,7 +204,17 @@ function register(sought: Sought, photo: Rgba, corners: readonly Point[] | null)
   });
 }
 
-const LEAST_LIKE = 0.3;
+/** How far patches are looked for, mm, from far to near. */
+const CLOSING_IN = [
+  [5, 'glance'],
+  [2.5, 'frame'],
+  [1.5, 'frame'],
+] as const;
+const patchingIn = ({ density }: Frame) => ({ density, radiusMm: PATCH_RADIUS_MM });
+
+/** The whole must be this much like the expected one; less where many points agree, as under much paper. */
+const LEAST_LIKE = { few: 0.3, many: 0.15 };
+const MANY_PAIRS = 12;
 const EDGE_DENSITY = 2.5;
 const EDGE_EVERY_MM = 4;
 
@@ -212,23 +246,25 @@ const inMillimetres = (h: Homography, density: number, by: number): Homography =
   h[7] * density,
 ];
 
-interface Frame {
-  gray: Gray;
-  density: number;
-}
-
-function frameOf(expected: ExpectedPiece): Frame {
-  const gray = expectedGray(expected);
-  const longMm = Math.max(gray.width, gray.height) / expected.pxPerMm;
-  const wanted = Math.min(FRAME_DENSITY, MOST_FRAME_PX / longMm);
-  const by = Math.max(1, Math.round(expected.pxPerMm / wanted));
-  return { gray: reduced(gray, by), density: expected.pxPerMm / by };
+function frameOf(expected: Gray, pxPerMm: number, density: number): Frame {
+  const longMm = Math.max(expected.width, expected.height) / pxPerMm;
+  const wanted = Math.min(density, MOST_FRAME_PX / longMm);
+  const by = Math.max(1, Math.round(pxPerMm / wanted));
+  const gray = reduced(expected, by);
+  const radius = (mm: number) => Math.max(2, Math.round((mm * pxPerMm) / by));
+  return {
+    gray,
+    density: pxPerMm / by,
+    patched: standingOut(gray, radius(PATCH_RADIUS_MM), LIKE_SPREAD),
+    compared: standingOut(gray, radius(LIKE_RADIUS_MM), LIKE_SPREAD),
+  };
 }
 
 /** The photo as it lies over the expected picture. */
-function laidOver(photo: Gray, { gray: { width, height }, density }: Frame, h: Homography, bend: Bend): Gray {
+function laidOver(photo: Shades, { gray: { width, height }, density }: Frame, h: Homography, bend: Bend): Gray {
   const data = new Float32Array(width * height);
-  const source = nearDensity(photo, h, { width: width / density, height: height / density }, density);
+  const by = Math.max(1, Math.round(pxPerMm(h, { widthMm: width / density, heightMm: height / density }) / density));
+  const source = photo(by);
   const places = lattice(width, height, (x, y) => {
     const off = bend.at(x / density, y / density);
     return project(h, x / density + off.x, y / density + off.y);
@@ -237,7 +273,7 @@ function laidOver(photo: Gray, { gray: { width, height }, density }: Frame, h: H
   for (let y = 0; y < height; y++)
     for (let x = 0; x < width; x++) {
       places(x + 0.5, y + 0.5, at);
-      data[y * width + x] = bilinear(source.gray, at[0] / source.by, at[1] / source.by);
+      data[y * width + x] = sample(source, at[0] / by, at[1] / by);
     }
   return { data, width, height };
 }
@@ -270,32 +306,22 @@ function lattice(width: number, height: number, at: (x: number, y: number) => Po
   };
 }
 
-/** The photo made as coarse as the frame, so that a pixel of the one is about one of the other. */
-function nearDensity(photo: Gray, h: Homography, size: { width: number; height: number }, density: number) {
-  const [a, b] = [project(h, size.width / 2 - 5, size.height / 2), project(h, size.width / 2 + 5, size.height / 2)];
-  const by = Math.max(1, Math.round(Math.hypot(b.x - a.x, b.y - a.y) / 10 / density));
-  return { gray: reduced(photo, by), by };
-}
+/** A photo made as coarse as a frame, so that a pixel of the one is about one of the other; each made once. */
+type Shades = (by: number) => Gray;
 
-function bilinear({ data, width, height }: Gray, px: number, py: number): number {
-  const x = Math.min(width - 1.001, Math.max(0, px - 0.5));
-  const y = Math.min(height - 1.001, Math.max(0, py - 0.5));
-  const x0 = x | 0;
-  const y0 = y | 0;
-  const at = y0 * width + x0;
-  const u = x - x0;
-  const upper = data[at] + (data[at + 1] - data[at]) * u;
-  const lower = data[at + width] + (data[at + width + 1] - data[at + width]) * u;
-  return upper + (lower - upper) * (y - y0);
+function shadesOf(photo: Gray): Shades {
+  const shades = new Map<number, Gray>();
+  return (by) => {
+    const shade = shades.get(by) ?? reduced(photo, by);
+    shades.set(by, shade);
+    return shade;
+  };
 }
 
 /** How alike what stands out of its surroundings is, −1…1: veils and lamps count for little. */
-function likeIn(frame: Frame, photo: Gray, h: Homography, bend: Bend): number {
-  const radius = Math.round(LIKE_RADIUS_MM * frame.density);
-  return likenessOf(
-    standingOut(frame.gray, radius, LIKE_SPREAD),
-    standingOut(laidOver(photo, frame, h, bend), radius, LIKE_SPREAD),
-  );
+function likeIn(frame: Frame, photo: Shades, h: Homography, bend: Bend): number {
+  const radius = Math.max(2, Math.round(LIKE_RADIUS_MM * frame.density));
+  return likenessOf(frame.compared, standingOut(laidOver(photo, frame, h, bend), radius, LIKE_SPREAD));
 }
 
 const LIKE_RADIUS_MM = 12;
@@ -420,7 +446,13 @@ const UNSURE = 0.2;
 const NEAR_WHITE = 0.14;
 
 /** What the cells of a millimetre say, gathered into cells of about four. */
-function gathered(cells: Cells, found: Estimate, dry: Sight, reading: Registered): PieceReading {
+function gathered(
+  cells: Cells,
+  found: Estimate,
+  dry: Sight,
+  reading: Registered,
+  { picture }: ExpectedPiece,
+): PieceReading {
   const { columns, left, top, boxColumns, boxRows, sizeMm, toner, under: ground } = cells;
   const by = Math.max(1, Math.round(CELL_MM / sizeMm));
   const [across, down] = [Math.max(1, Math.round(boxColumns / by)), Math.max(1, Math.round(boxRows / by))];
@@ -470,8 +502,29 @@ function gathered(cells: Cells, found: Estimate, dry: Sight, reading: Registered
     kept,
     seen,
     clearsWet: found.wetHaze ? clears : null,
+    colours: coloursOf(picture, cell),
     isWhitened,
   };
+}
+
+/** Mean colour of the picture in each cell. */
+function coloursOf({ data, width, height }: Rgba, { columns, rows }: CellMap): number[] {
+  const sums = new Float64Array(columns * rows * 4);
+  for (let y = 0; y < height; y++) {
+    const row = Math.min(rows - 1, Math.floor((y * rows) / height)) * columns;
+    for (let x = 0; x < width; x++) {
+      const into = (row + Math.min(columns - 1, Math.floor((x * columns) / width))) * 4;
+      const from = (y * width + x) * 4;
+      for (const channel of CHANNELS) sums[into + channel] += data[from + channel];
+      sums[into + 3]++;
+    }
+  }
+  return Array.from({ length: columns * rows }, (_, at) =>
+    CHANNELS.reduce<number>((colour, channel) => {
+      const mean = Math.round(sums[at * 4 + channel] / Math.max(1, sums[at * 4 + 3]));
+      return (colour << 8) | mean;
+    }, 0),
+  );
 }
 
 const cleared = (dry: number, wet: number): number => (dry < 0.03 ? 1 : Math.max(0, Math.min(1, 1 - wet / dry)));
@@ -510,7 +563,7 @@ export function readPiece(
   const cells = cellsOf(expected);
   const dry = sightOf(cells, photos.dry, laid.value.at);
   const wet = photos.wet && wetLaid?.ok ? sightOf(cells, photos.wet, wetLaid.value.at) : null;
-  const found = likeliest(groundsOf(cells).map((tried) => estimate(tried, dry, wet)));
+  const found = estimate(groundsOf(cells), dry, wet);
   onPart(1);
-  return ok(gathered(cells, found, dry, laid.value));
+  return ok(gathered(cells, found, dry, laid.value, expected));
 }

@@ -28,12 +28,15 @@ export type * from './answers';
 export { letteringOf } from './picture';
 export {
   PAINT_AGES,
+  WEAR_PLACES,
   applyPatch,
   dueAt,
   type Draw,
+  type FaultNote,
   type Job,
   type JobPatch,
   type KeptProof,
+  type KeptReading,
   type Motif,
   type PaintAge,
   type PictureFacts,
@@ -41,6 +44,8 @@ export {
   type ShopOrder,
   type StepDone,
   type TryOn,
+  type Wear,
+  type WearPlace,
 } from './job';
 export {
   PREP_CODES,

@@ -8,6 +8,9 @@ import type {
   BaseCoatId,
   BinderId,
   CoatedFace,
+  FaultCauseId,
+  FaultRemedyId,
+  FaultSignId,
   FinishId,
   PrintId,
   SchoolId,
@@ -57,6 +60,31 @@ export interface ShopOrder {
  */
 export const PAINT_AGES = ['own', 'recent', 'old', 'unknown'] as const;
 export type PaintAge = (typeof PAINT_AGES)[number];
+
+/**
+ * What a photo of the rubbed piece said: maps of one letter a cell (`core/inspect` writes and reads them), row by row
+ * over the print's box.
+ */
+export interface KeptReading {
+  at: number;
+  /** Passes that were done when it was read. */
+  pass: number;
+  dryPhotoId: string | null;
+  wetPhotoId: string | null;
+  /** The dry photo's size, and the corners of the print's box in shares of it, from its top left clockwise. */
+  photo: { width: number; height: number };
+  corners: { x: number; y: number }[];
+  rmsMm: number;
+  sure: number;
+  cell: { widthMm: number; heightMm: number; columns: number; rows: number };
+  haze: string;
+  kept: string;
+  seen: string;
+  clearsWet: string | null;
+  /** Colour of the expected print in each cell: three letters, red, green and blue. */
+  colours: string;
+  isWhitened: boolean;
+}
 
 export interface RubbedPass {
   at: number;
@@ -151,8 +179,21 @@ export interface Job {
     /** What was seen and felt on it while it dried. */
     signs: SeenSign[];
   };
-  rub: { passes: number | null; done: RubbedPass[]; finishedAt: number | null };
-  mend: { done: RepairId[]; finishedAt: number | null };
+  rub: {
+    passes: number | null;
+    done: RubbedPass[];
+    finishedAt: number | null;
+    /** What photos of it said, oldest first. */
+    readings: KeptReading[];
+  };
+  mend: {
+    done: RepairId[];
+    finishedAt: number | null;
+    /** Worn on purpose: how much of the print, and where; null where it is not. */
+    wear: Wear | null;
+    /** A stained glaze wiped over all of it, or a stain on what is bare; null without. */
+    glaze: string | null;
+  };
   seal: {
     use: UseId;
     /** Null as the method asks for. */
@@ -164,7 +205,25 @@ export interface Job {
   };
   /** What hands did, with their minutes, and what it took out of the stash. */
   work: { done: StepDone[]; draws: Draw[] };
+  /** Faults that were looked into, oldest first. */
+  faults: { notes: FaultNote[] };
   keep: { photoId: string | null; rating: number | null; notes: string; careText: string | null; prices: Prices };
+}
+
+export const WEAR_PLACES = ['edges', 'corners', 'all-over'] as const;
+export type WearPlace = (typeof WEAR_PLACES)[number];
+/** Share of the print that is to be worn off, 0–1. */
+export interface Wear {
+  share: number;
+  where: WearPlace;
+}
+
+/** What was seen on it, what it was put down to, and what was pressed. */
+export interface FaultNote {
+  at: number;
+  signs: FaultSignId[];
+  cause: FaultCauseId;
+  remedy: FaultRemedyId | null;
 }
 
 /**
@@ -195,7 +254,7 @@ export interface TryOn {
 }
 
 type SectionId =
-  'picture' | 'surface' | 'method' | 'sheet' | 'lay' | 'cure' | 'rub' | 'mend' | 'seal' | 'work' | 'keep';
+  'picture' | 'surface' | 'method' | 'sheet' | 'lay' | 'cure' | 'rub' | 'mend' | 'seal' | 'work' | 'faults' | 'keep';
 /** A change to a job: values laid over its sections. */
 export type JobPatch = { [S in SectionId]?: Partial<Job[S]> };
 

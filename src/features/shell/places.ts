@@ -5,5 +5,6 @@ export const PLACES = [
   { href: '/ahead', name: 'Ahead' },
   { href: '/bench', name: 'Bench' },
   { href: '/stash', name: 'Stash' },
+  { href: '/faults', name: 'Faults' },
   { href: '/kept', name: 'Kept' },
 ];

@@ -1,4 +1,6 @@
+export { MOST_FAULT_NOTES } from './faults';
 export { PIECE_MIGRATIONS } from './migrations';
+export { MOST_READINGS } from './rub';
 export {
   PIECE_SCHEMA,
   PIECE_VERSION,

@@ -1,12 +1,14 @@
 import Joi from 'joi';
-import type { Job } from '@/core/stations';
-import { instant, list, maybe, section } from '../fields';
+import { WEAR_PLACES, type Job, type Wear } from '@/core/stations';
+import { colour, figure, instant, item, list, maybe, oneOf, section } from '../fields';
 
 type Mend = Job['mend'];
 
-export const newMend = (): Mend => ({ done: [], finishedAt: null });
+export const newMend = (): Mend => ({ done: [], finishedAt: null, wear: null, glaze: null });
 
 export const MEND_SECTION: Joi.ObjectSchema<Mend> = section<Mend>({
   done: list(Joi.string().max(40), 40),
   finishedAt: maybe(instant()),
+  wear: maybe(item<Wear>({ share: figure(0, 0.5), where: oneOf(...WEAR_PLACES) })),
+  glaze: maybe(colour()),
 });

@@ -4,6 +4,7 @@ import type { Result } from '@/core/shared';
 import { day, instant, maybe, named, recordId, whole } from '../fields';
 import { checkRecord, migrateToCurrent, type VersionCode } from '../version';
 import { CURE_SECTION, newCure } from './cure';
+import { FAULTS_SECTION, newFaults } from './faults';
 import { KEEP_SECTION, newKeep } from './keep';
 import { LAY_SECTION, newLay } from './lay';
 import { MEND_SECTION, newMend } from './mend';
@@ -20,9 +21,9 @@ import { WORK_SECTION, newWork } from './work';
  * Version 1 had one margin all round, 2 one for each side; 3 has turning, tone, layers, shapes, grain, the look wanted,
  * trying on, own paper and overlap; 4 the print's form, copies, proof and order; 5 the room through time, ovens, signs,
  * and the work done; 6 schools by ids that speak; 7 the age of paint, a colour under the base coat, paint's price, a
- * sheen that follows the method, steps begun early.
+ * sheen that follows the method, steps begun early; 8 readings of photos, wear on purpose, a glaze, faults looked into.
  */
-export const PIECE_VERSION = 7;
+export const PIECE_VERSION = 8;
 
 export interface Piece extends Job {
   id: string;
@@ -51,6 +52,7 @@ export const newPiece = (id: string, name: string, now: number, paper: Job['shee
   mend: newMend(),
   seal: newSeal(),
   work: newWork(),
+  faults: newFaults(),
   keep: newKeep(),
 });
 
@@ -72,6 +74,7 @@ export const PIECE_SCHEMA: Joi.ObjectSchema<Piece> = Joi.object<Piece, true>({
   mend: MEND_SECTION,
   seal: SEAL_SECTION,
   work: WORK_SECTION,
+  faults: FAULTS_SECTION,
   keep: KEEP_SECTION,
 });
 
@@ -87,12 +90,13 @@ export function readPiece(data: unknown): Result<Piece, VersionCode> {
 export const checkPiece = (data: unknown): Result<Piece, 'record-invalid'> => checkRecord(PIECE_SCHEMA, data);
 
 /** The pictures a piece refers to, also one of an older version. */
-export const picturesOf = (piece: Pick<Piece, 'picture' | 'keep'>): string[] =>
+export const picturesOf = (piece: Pick<Piece, 'picture' | 'rub' | 'keep'>): string[] =>
   [
     ...new Set([
       piece.picture?.pictureId,
       piece.keep?.photoId,
       ...(piece.picture?.layers ?? []).map((layer) => (layer.kind === 'picture' ? layer.pictureId : null)),
+      ...(piece.rub?.readings ?? []).flatMap(({ dryPhotoId, wetPhotoId }) => [dryPhotoId, wetPhotoId]),
     ]),
   ].filter((id) => typeof id === 'string');
 
@@ -114,6 +118,14 @@ export function withPictures(piece: Piece, idOf: (id: string) => string | null):
       motif && motif.of === motifKey(piece.picture)
         ? { ...piece.sheet, motif: { ...motif, of: motifKey(picture) } }
         : piece.sheet,
+    rub: {
+      ...piece.rub,
+      readings: piece.rub.readings.map((reading) => ({
+        ...reading,
+        dryPhotoId: other(reading.dryPhotoId),
+        wetPhotoId: other(reading.wetPhotoId),
+      })),
+    },
     keep: { ...piece.keep, photoId: other(piece.keep.photoId) },
   };
 }

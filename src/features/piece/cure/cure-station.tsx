@@ -33,6 +33,7 @@ import {
 import { LandingDrawing } from '../drawings/landing';
 import { DisagreementNotes } from '../disagreement-notes';
 import { MissingList } from '../missing-list';
+import { FaultsLink } from '../faults-link';
 import { NextLink } from '../next-link';
 import { useOpenPiece } from '../piece-context';
 import { StationLayout } from '../station-layout';
@@ -260,6 +261,7 @@ export function CureStation() {
       <StationCautions station="cure" />
       <NextRow>
         <NextLink station="rub" quiet={!times || now < times.earliestAt} />
+        <FaultsLink />
       </NextRow>
     </StationLayout>
   );

@@ -17,18 +17,20 @@ import {
   VolumeField,
   Wide,
   WritingField,
+  dated,
   longDate,
   useUnits,
   TextButton,
 } from '@/ui';
 import { LandingDrawing } from '../drawings/landing';
+import { FaultsLink } from '../faults-link';
 import { MissingList } from '../missing-list';
 import { useOpenPiece } from '../piece-context';
 import { StationLayout } from '../station-layout';
 import { useTakePicture } from '../use-take-picture';
 import { PicturePick } from '../picture/picture-pick';
 import css from './keep.module.css';
-import { careLabel } from '@/words';
+import { CAUSE_WORDS, FAULT_REMEDY_WORDS, careLabel } from '@/words';
 
 const COMPARED: Readonly<Record<Comparison['what'], string>> = {
   medium: 'Medium',
@@ -203,7 +205,11 @@ export function KeepStation() {
         </Note>
       </Part>
       <CareLabel />
+      <FaultNotes />
       <MissingList station="keep" />
+      <NextRow>
+        <FaultsLink />
+      </NextRow>
     </StationLayout>
   );
 
@@ -214,6 +220,26 @@ export function KeepStation() {
         : 'Done and kept.';
     return 'Keep what you learned: rate it, and note what was different.';
   }
+}
+
+/** Faults that were looked into on this piece: what they were put down to, and what was done. */
+function FaultNotes() {
+  const { piece } = useOpenPiece();
+  const { notes } = piece.faults;
+  if (notes.length === 0) return null;
+  return (
+    <Part title="Faults that were looked into">
+      <ul className={css.notes} data-testid="fault-notes">
+        {notes.map(({ at, cause, remedy }) => (
+          <li key={at}>
+            <b>{CAUSE_WORDS[cause].title}</b>
+            <small>{dated(at, 'd MMM')}</small>
+            {remedy && <p>{FAULT_REMEDY_WORDS[remedy]}</p>}
+          </li>
+        ))}
+      </ul>
+    </Part>
+  );
 }
 
 /** The care label's text, computed until the person writes their own. */

@@ -24,6 +24,7 @@ import {
 import { LandingDrawing } from '../drawings/landing';
 import { DisagreementNotes } from '../disagreement-notes';
 import { MissingList } from '../missing-list';
+import { FaultsLink } from '../faults-link';
 import { NextLink } from '../next-link';
 import { useOpenPiece } from '../piece-context';
 import { StationLayout } from '../station-layout';
@@ -203,6 +204,7 @@ export function LayStation() {
       <StationCautions station="lay" />
       <NextRow>
         <NextLink station="cure" quiet={laidAt === null} />
+        <FaultsLink />
       </NextRow>
     </StationLayout>
   );

@@ -9,6 +9,7 @@ import { Answer, NextRow, Note, Part, TickRow, clockTime, TextButton } from '@/u
 import { LandingDrawing } from '../drawings/landing';
 import { InspectPart } from '../inspect';
 import { MissingList } from '../missing-list';
+import { FaultsLink } from '../faults-link';
 import { NextLink } from '../next-link';
 import { useOpenPiece } from '../piece-context';
 import { StationLayout } from '../station-layout';
@@ -87,6 +88,7 @@ export function MendStation() {
       <StationCautions station="mend" />
       <NextRow>
         <NextLink station="seal" quiet={!finished} />
+        <FaultsLink />
       </NextRow>
     </StationLayout>
   );

@@ -29,6 +29,7 @@ import { LandingDrawing, opticsNow } from '../drawings/landing';
 import { rectOf } from '../drawings/rect-of';
 import { InspectPart } from '../inspect';
 import { MissingList } from '../missing-list';
+import { FaultsLink } from '../faults-link';
 import { NextLink } from '../next-link';
 import { useOpenPiece } from '../piece-context';
 import { StationLayout } from '../station-layout';
@@ -218,6 +219,7 @@ export function RubStation() {
       <StationCautions station="rub" />
       <NextRow>
         <NextLink station="mend" quiet={!finished} />
+        <FaultsLink />
       </NextRow>
     </StationLayout>
   );

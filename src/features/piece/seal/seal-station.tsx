@@ -31,6 +31,7 @@ import { LandingDrawing } from '../drawings/landing';
 import { DisagreementNotes } from '../disagreement-notes';
 import { MissingList } from '../missing-list';
 import { UseField } from '../use-field';
+import { FaultsLink } from '../faults-link';
 import { NextLink } from '../next-link';
 import { useOpenPiece } from '../piece-context';
 import { StationLayout } from '../station-layout';
@@ -225,6 +226,7 @@ export function SealStation() {
       <StationCautions station="seal" />
       <NextRow>
         <NextLink station="keep" quiet={!sealed} />
+        <FaultsLink />
       </NextRow>
     </StationLayout>
   );

@@ -2,6 +2,7 @@ import type { Migration } from '../../version';
 import { oneMarginToFour } from './one-margin-to-four';
 import { paintAndSheenAdded } from './paint-and-sheen-added';
 import { printFormAdded } from './print-form-added';
+import { readingsAndFaultsAdded } from './readings-and-faults-added';
 import { schoolsNamed } from './schools-named';
 import { turningToneShapesAdded } from './turning-tone-shapes-added';
 import { workAdded } from './work-added';
@@ -14,4 +15,5 @@ export const PIECE_MIGRATIONS: readonly Migration[] = [
   workAdded,
   schoolsNamed,
   paintAndSheenAdded,
+  readingsAndFaultsAdded,
 ];

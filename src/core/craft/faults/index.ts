@@ -1,0 +1,12 @@
+export {
+  FAULT_CHECKS,
+  FAULT_CHECK_IDS,
+  FAULT_EVIDENCE,
+  FAULT_SIGNS,
+  type FaultAnswer,
+  type FaultCheckId,
+  type FaultEvidenceId,
+  type FaultSignId,
+} from './signs';
+export { FAULT_CAUSES, type FaultCause, type FaultCauseId } from './causes';
+export { FAULT_REMEDIES, type FaultRemedyId } from './remedies';

@@ -1,0 +1,113 @@
+/**
+ * A reading as a piece keeps it: its maps as a letter a cell, coarser where there would be very many, so that a record
+ * stays small. A share is one of the 57 letters from `#` to `[`, `!` is null: within a hundredth of what was read.
+ */
+import type { KeptReading } from '@/core/stations';
+import type { CellMap, PieceReading } from './read-piece';
+
+const FIRST = 35;
+const STEPS = 56;
+const NOTHING = '!';
+export const MOST_KEPT_CELLS = 4000;
+
+const letter = (value: number | null): string =>
+  value === null ? NOTHING : String.fromCharCode(FIRST + Math.round(Math.min(1, Math.max(0, value)) * STEPS));
+const share = (text: string): number | null => (text === NOTHING ? null : (text.charCodeAt(0) - FIRST) / STEPS);
+
+/** A letter that is one of these, so that a record can be checked. */
+export const KEPT_LETTERS = /^[!#-[]*$/;
+
+type Map = readonly (number | null)[];
+
+/** Means of what is told, where so many cells become one. */
+function merged(map: Map, cell: CellMap, by: number): (number | null)[] {
+  if (by === 1) return [...map];
+  const [columns, rows] = [Math.ceil(cell.columns / by), Math.ceil(cell.rows / by)];
+  return Array.from({ length: columns * rows }, (_, at) => {
+    const [x0, y0] = [(at % columns) * by, Math.floor(at / columns) * by];
+    const told: number[] = [];
+    for (let y = y0; y < Math.min(cell.rows, y0 + by); y++)
+      for (let x = x0; x < Math.min(cell.columns, x0 + by); x++) {
+        const value = map[y * cell.columns + x];
+        if (value !== null && value !== undefined) told.push(value);
+      }
+    return told.length === 0 ? null : told.reduce((sum, value) => sum + value, 0) / told.length;
+  });
+}
+
+const written = (map: Map): string => map.map(letter).join('');
+const read = (text: string): (number | null)[] => Array.from(text, share);
+
+/** @param corners of the reading, in shares of the photo's size */
+export function keepReading(
+  reading: PieceReading,
+  {
+    at,
+    pass,
+    photo,
+    photos,
+  }: Pick<KeptReading, 'at' | 'pass' | 'photo'> & {
+    photos: { dry: string | null; wet: string | null };
+  },
+): KeptReading {
+  const { cell } = reading;
+  const by = Math.ceil(Math.sqrt((cell.columns * cell.rows) / MOST_KEPT_CELLS));
+  const kept = (map: Map) => written(merged(map, cell, by));
+  const channels = [16, 8, 0].map((shift) =>
+    merged(
+      reading.colours.map((colour) => ((colour >> shift) & 255) / 255),
+      cell,
+      by,
+    ),
+  );
+  return {
+    at,
+    pass,
+    dryPhotoId: photos.dry,
+    wetPhotoId: photos.wet,
+    photo,
+    corners: reading.corners,
+    rmsMm: reading.register.rmsMm,
+    sure: reading.register.sure,
+    cell:
+      by === 1
+        ? cell
+        : {
+            widthMm: cell.widthMm * by,
+            heightMm: cell.heightMm * by,
+            columns: Math.ceil(cell.columns / by),
+            rows: Math.ceil(cell.rows / by),
+          },
+    haze: kept(reading.haze),
+    kept: kept(reading.kept),
+    seen: kept(reading.seen),
+    clearsWet: reading.clearsWet && kept(reading.clearsWet),
+    colours: (channels[0] ?? []).map((_, k) => channels.map((channel) => letter(channel[k] ?? 1)).join('')).join(''),
+    isWhitened: reading.isWhitened,
+  };
+}
+
+/** The reading it was, as well as it was kept. */
+export function readKept(kept: KeptReading): PieceReading {
+  const levels = read(kept.colours).map((level) => Math.round((level ?? 1) * 255));
+  return {
+    corners: kept.corners,
+    register: { rmsMm: kept.rmsMm, sure: kept.sure },
+    cell: kept.cell,
+    haze: read(kept.haze),
+    kept: read(kept.kept),
+    seen: read(kept.seen),
+    clearsWet: kept.clearsWet === null ? null : read(kept.clearsWet),
+    colours: Array.from({ length: kept.cell.columns * kept.cell.rows }, (_, at) => {
+      const [red, green, blue] = [0, 1, 2].map((channel) => levels[at * 3 + channel] ?? 255);
+      return ((red ?? 255) << 16) | ((green ?? 255) << 8) | (blue ?? 255);
+    }),
+    isWhitened: kept.isWhitened,
+  };
+}
+
+/** Whether its maps are as long as its cells are many. */
+export function isWholeReading({ cell, haze, kept, seen, clearsWet, colours }: KeptReading): boolean {
+  const count = cell.columns * cell.rows;
+  return [haze, kept, seen, clearsWet ?? haze].every((map) => map.length === count) && colours.length === 3 * count;
+}

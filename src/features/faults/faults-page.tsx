@@ -1,0 +1,103 @@
+'use client';
+import { MenuItem, TextField } from '@mui/material';
+import { useRouter, useSearchParams } from 'next/navigation';
+import { useEffect, useMemo, useState } from 'react';
+import { faultEvidence, proposedSigns, weighFaults, type Observed } from '@/core/faults';
+import { readKept } from '@/core/inspect';
+import type { FaultSignId } from '@/core/craft';
+import { usePlannedPieces, type PlannedPiece } from '@/features/shelf';
+import { Answer, Note } from '@/ui';
+import { CAUSE_WORDS, lowerFirst } from '@/words';
+import { CausesPart } from './causes-part';
+import { SignsPart } from './signs-part';
+import css from './faults.module.css';
+
+const NOTHING: Observed = { seen: [], notSeen: [], answers: {} };
+const SURE_SHARE = 0.6;
+const LIKELY_SHARE = 0.3;
+
+/** From what is seen on a piece to the likely cause, weighed with what its record says. */
+export function FaultsPage() {
+  const { planned, whole } = usePlannedPieces();
+  const router = useRouter();
+  const id = useSearchParams().get('piece');
+  const of = planned.find(({ piece }) => piece.id === id) ?? null;
+  const [observed, setObserved] = useState(NOTHING);
+  // What was seen on one piece is not seen on the next.
+  useEffect(() => setObserved(NOTHING), [id]);
+  const evidence = useMemo(() => (of ? faultEvidence(of.piece, of.plan) : []), [of]);
+  const finding = useMemo(() => weighFaults(observed, evidence), [observed, evidence]);
+  const proposed = useMemo(() => proposedOf(of), [of]);
+  if (!whole && id !== null && !of) return <main className={css.page} aria-busy="true" />;
+  const toggle = (sign: FaultSignId) =>
+    setObserved(({ seen, notSeen, answers }) => ({
+      seen: seen.includes(sign) ? seen.filter((one) => one !== sign) : [...seen, sign],
+      notSeen: notSeen.filter((one) => one !== sign),
+      answers,
+    }));
+  return (
+    <main className={css.page}>
+      <div className={css.signs}>
+        <Answer>{answer()}</Answer>
+        <TextField
+          select
+          size="small"
+          label="On which piece"
+          value={of?.piece.id ?? ''}
+          onChange={({ target: { value } }) =>
+            router.replace(value === '' ? '/faults' : `/faults?piece=${encodeURIComponent(value)}`)
+          }
+          sx={{ maxWidth: 380 }}
+          slotProps={{
+            htmlInput: { 'data-testid': 'fault-piece' },
+            select: { displayEmpty: true },
+            inputLabel: { shrink: true },
+          }}
+        >
+          <MenuItem value="">None of these: by what is seen alone</MenuItem>
+          {planned.map(({ piece }) => (
+            <MenuItem key={piece.id} value={piece.id}>
+              {piece.name}
+            </MenuItem>
+          ))}
+        </TextField>
+        {proposed.length > 0 && (
+          <Note>The last photo of it shows what is marked “photo”. Look, and press what you see too.</Note>
+        )}
+        <SignsPart seen={observed.seen} proposed={proposed} onToggle={toggle} />
+      </div>
+      {finding.causes.length > 0 && (
+        <a href="#causes" className={css.jump}>
+          Causes and what to do
+        </a>
+      )}
+      <aside id="causes" className={css.causes} aria-live="polite">
+        <CausesPart
+          finding={finding}
+          observed={observed}
+          onObserved={setObserved}
+          of={of}
+          others={planned.filter(({ piece }) => piece.id !== of?.piece.id && piece.lay.laidAt === null)}
+        />
+      </aside>
+    </main>
+  );
+
+  function answer(): string {
+    const [first, second] = finding.causes;
+    if (!first) return 'What do you see on it?';
+    const title = CAUSE_WORDS[first.id].title;
+    if (finding.together) {
+      const [one, other] = finding.together;
+      return `Two faults at once: ${lowerFirst(CAUSE_WORDS[one].title)}, and ${lowerFirst(CAUSE_WORDS[other].title)}.`;
+    }
+    if (first.share >= SURE_SHARE) return `${title}, most likely.`;
+    if (first.share >= LIKELY_SHARE && second) return `${title}, or ${lowerFirst(CAUSE_WORDS[second.id].title)}.`;
+    return 'Several causes are as likely: one more sign, or the check, tells them apart.';
+  }
+}
+
+function proposedOf(of: PlannedPiece | null): FaultSignId[] {
+  const last = of?.piece.rub.readings.at(-1);
+  return last ? proposedSigns(readKept(last)) : [];
+}

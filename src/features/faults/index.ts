@@ -1,0 +1,1 @@
+export { FaultsPage } from './faults-page';

@@ -1,0 +1,22 @@
+import type Joi from 'joi';
+import { FAULT_CAUSES, FAULT_REMEDIES, FAULT_SIGNS } from '@/core/craft';
+import type { FaultNote, Job } from '@/core/stations';
+import { anyOf, instant, item, list, maybe, oneOf, section } from '../fields';
+
+type Faults = Job['faults'];
+
+export const newFaults = (): Faults => ({ notes: [] });
+
+export const MOST_FAULT_NOTES = 60;
+
+export const FAULTS_SECTION: Joi.ObjectSchema<Faults> = section<Faults>({
+  notes: list(
+    item<FaultNote>({
+      at: instant(),
+      signs: list(oneOf(...FAULT_SIGNS), FAULT_SIGNS.length),
+      cause: anyOf(FAULT_CAUSES),
+      remedy: maybe(oneOf(...FAULT_REMEDIES)),
+    }),
+    MOST_FAULT_NOTES,
+  ),
+});
