@@ -414,10 +414,10 @@ describe('weighing', () => {
   it('an answer changes the order at once, and the check it proposes can change it', () => {
     const before = weigh({ seen: ['tacky'] }, laid({ cure: { temperatureC: 12 } }));
     expect(before.causes[0]?.id).toBe('not-dry');
-    const open = weigh({ seen: ['holes-long'] }, rubbed(12));
+    const open = weigh({ seen: ['holes-long'] }, rubbed(15));
     expect(['tape', 'nail']).toContain(open.check);
     const [comes, holds] = (['picture-comes', 'holds'] as const).map((tape) =>
-      weigh({ seen: ['holes-long'], answers: { tape } }, rubbed(12)),
+      weigh({ seen: ['holes-long'], answers: { tape } }, rubbed(15)),
     );
     expect(holds?.causes[0]?.id).toBe('rubbed-too-hard');
     expect(comes?.causes[0]?.id).not.toBe('rubbed-too-hard');

@@ -51,7 +51,7 @@ export interface FaultFinding {
   check: FaultCheckId | null;
 }
 
-const UNNAMED_SIGN = 0.02;
+const UNNAMED_SIGN = 0.003;
 /** Signs, facts and answers move a cause by no more than this against another: nobody is that sure. */
 const LEAST_LIKELIHOOD = 0.01;
 const LEAST_SHARE = 0.02;
@@ -97,8 +97,8 @@ export function weighFaults(observed: Observed, evidence: readonly FaultEvidence
   };
 }
 
-/** How much rarer it is that a piece has two faults than one. */
-const TWO_AT_ONCE = 0.12;
+/** Of pieces with a fault, those that have a second one by another cause. */
+const TWO_AT_ONCE = 0.5;
 
 /**
  * The best two causes together, each sign shown by either of them, where that beats the best single one. Facts speak for
