@@ -27,7 +27,7 @@ async function read([bundle, dry, wet]: readonly string[]): Promise<unknown> {
   if (!reading.ok) throw new Stop(reading.error.code, reading.error.message);
   const { areas, decision, minutesLeft, reasons } = judgePiece(reading.value);
   const rounded = (values: (number | null)[]) => values.map((value) => value && Number(value.toFixed(3)));
-  const { haze, kept, seen, clearsWet, corners, ...rest } = reading.value;
+  const { haze, kept, seen, clearsWet, corners, colours: _, ...rest } = reading.value;
   const scale = shown.width / photo.width;
   return {
     ...rest,

@@ -1,6 +1,6 @@
 import Joi from 'joi';
 import { oneOf, recordId, share, whole } from './fields';
-import { MAX_PICTURE_BYTES, MAX_PICTURE_PIXELS, type PictureType } from '@/core/picture';
+import { MAX_PICTURE_BYTES, MAX_PICTURE_PIXELS, SKETCH_LENGTH, SKETCH_LETTERS, type PictureType } from '@/core/picture';
 
 /** A picture file as it came, with what was read from it. Never altered: another picture is another record. */
 export interface PictureRecord {
@@ -14,6 +14,8 @@ export interface PictureRecord {
   heightPx: number;
   paleShare: number;
   darkShare: number;
+  /** Where it is dark, light and even (`core/picture/sketch.ts`); pictures that came before there were sketches have none. */
+  sketch?: string;
 }
 
 /** The file itself and a small upright copy for the screen: stored apart from the facts. */
@@ -38,4 +40,5 @@ export const PICTURE_FIELDS: Joi.StrictSchemaMap<PictureRecord> = {
   heightPx: whole(1, MAX_PICTURE_PIXELS),
   paleShare: share(),
   darkShare: share(),
+  sketch: Joi.string().length(SKETCH_LENGTH).pattern(SKETCH_LETTERS),
 };

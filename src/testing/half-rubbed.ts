@@ -23,6 +23,8 @@ export interface ShotOrder {
   clean?: boolean;
   /** How much paper is left, as a factor. */
   hazeTimes?: number;
+  /** How wide holes and scratches are, as a factor. */
+  wearTimes?: number;
   /** Exposure, as a factor. */
   exposure?: number;
 }
@@ -139,7 +141,7 @@ function photoLike(width: number, height: number, roll: () => number): Uint8Clam
 
 /** Where paper is left and toner gone. @param own a picture of this size instead of one made up */
 export function halfRubbed(
-  { seed, ground, print, clean = false, hazeTimes = 1 }: ShotOrder,
+  { seed, ground, print, clean = false, hazeTimes = 1, wearTimes = 1 }: ShotOrder,
   own: Uint8ClampedArray | null = null,
 ): Truth {
   const roll = rolls(seed);
@@ -167,13 +169,14 @@ export function halfRubbed(
         haze[at] = Math.min(0.85, (0.02 + 0.6 * left) * hazeTimes);
         let gone = 0;
         for (const { x: px, y: py, r } of patches) {
-          const distance = Math.hypot(mx - px, my - py) / r + (blot(mx / 7, my / 7) - 0.5) * 0.9;
+          const distance = Math.hypot(mx - px, my - py) / (r * wearTimes) + (blot(mx / 7, my / 7) - 0.5) * 0.9;
           gone = Math.max(gone, 1 - step(0.85, 1, distance));
         }
         for (const { x: px, y: py, dx, dy, long, wide } of scratches) {
           const along = (mx - px) * dx + (my - py) * dy;
           const across = Math.abs((my - py) * dx - (mx - px) * dy);
-          if (Math.abs(along) < long / 2) gone = Math.max(gone, 1 - step(wide * 0.4, wide * 0.6, across));
+          if (Math.abs(along) < long / 2)
+            gone = Math.max(gone, 1 - step(wide * wearTimes * 0.4, wide * wearTimes * 0.6, across));
         }
         if (wear(mx / 1.7, my / 1.7) > 0.8) gone = Math.max(gone, 0.8);
         kept[at] = 1 - gone;

@@ -26,7 +26,7 @@ export { WAIT_WORDS, earlyWords } from './early';
 export { FAILURE_CODES, sentenceFor, type FailureCode } from './failures';
 export { ANSWER_WORDS, CAUSE_WORDS, CHECK_WORDS, FAULT_REMEDY_WORDS, SIGN_WORDS, faultLineWords } from './faults';
 export { findingFigure, findingWords, remedyWords } from './findings';
-export { DECISION_WORDS, areaWords, inspectReason } from './inspect';
+export { DECISION_WORDS, STOP_WORDS, areaWords, changeInWords, inspectReason } from './inspect';
 export { layingWords } from './laying';
 export {
   CONDITION_WORDS,
@@ -40,7 +40,8 @@ export {
 export { REMARK_WORDS } from './pictures';
 export { prepTitle, prepWhy } from './preparation';
 export { REPAIR_WORDS } from './repairs';
-export { WATER_WORDS } from './rubbing';
+export { SIGN_WHILE_RUBBING, WATER_WORDS } from './rubbing';
+export { CORNER_WORDS, GOES_FIRST_WORDS, SPOT_WORDS, WORK_KIND_WORDS, sectionPlace } from './work-map';
 export { sealerReasons } from './sealing';
 export { SHAPE_WORDS, SIZE_NAMES } from './shapes';
 export { MISSING_WORDS, NEXT_WORDS, STATE_WORDS, STATION_NAMES } from './stations';

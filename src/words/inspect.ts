@@ -1,4 +1,4 @@
-import type { InspectArea, InspectDecision, InspectReason } from '@/core/inspect';
+import type { Change, InspectArea, InspectDecision, InspectReason } from '@/core/inspect';
 import type { Wording } from './units';
 
 /** What a reading of the dried piece asks for, first. */
@@ -46,3 +46,10 @@ const severe = (severity: number): string => (severity > 0.4 ? 'heavy' : severit
 /** "12 cm² of heavy haze, 3 cm from the left and 4 cm from the top". */
 export const areaWords = ({ kind, areaCm2, severity, box }: InspectArea, units: Wording): string =>
   `${units.area(areaCm2 * 100)} ${kind === 'haze' ? `of ${severe(severity)} haze` : 'without toner'}, ${units.length(box.xMm)} from the left and ${units.length(box.yMm)} from the top`;
+
+/** Over the decision, where the last rubbing took more toner than paper. */
+export const STOP_WORDS = 'Stop rubbing: more toner goes now than paper.';
+
+/** What went between two photos. */
+export const changeInWords = ({ hazeGoneCm2, tonerGoneCm2, stop }: Change, units: Wording): string =>
+  `Since the photo before, ${units.area(hazeGoneCm2 * 100)} of paper went and ${units.area(tonerGoneCm2 * 100)} of toner.${stop ? ' What is left of the paper goes under the sealer, or is left.' : ' Rubbing still pays.'}`;

@@ -13,3 +13,12 @@ export const WATER_WORDS: Readonly<Record<BinderRecord['water'], { bench: string
     rule: 'Soak it well, section by section: fully dry, this film no longer minds water. Begin when the picture shows through the paper.',
   },
 };
+
+/** What the paper says while it is wetted and rubbed. */
+export const SIGN_WHILE_RUBBING = [
+  'The picture shows through: wet enough, begin.',
+  'White spots stay: not wetted yet, or medium on the back.',
+  'It turns opaque again: it is drying, wet it lightly.',
+  'Colour on the fingertip: stop there at once.',
+  'Lukewarm water; a drop of dish soap only where the label asks for it.',
+] as const;

@@ -1,6 +1,7 @@
 export {
   changeBetween,
   judgePiece,
+  type Change,
   type InspectArea,
   type InspectDecision,
   type InspectReason,

@@ -3,7 +3,7 @@
  * 12 min for the first pass over a letter-size print and half that for each later one. Between passes paper and ground
  * dry, not the binder: 10 min on sealed or painted faces, 30 on bare wood, an hour on weave and where a porous ground
  * was soaked, at the reference room; a fan or hair dryer cuts it to a third. After the last pass the piece itself is
- * damp: an hour at least, overnight where a porous ground was soaked. Fingertips sore after 30–40 min. Source: bench
+ * damp: an hour at least, overnight where a porous ground was soaked. Source: bench
  * practice; the person's own log corrects it.
  */
 import type { BinderRecord, Ground, PrintRecord } from '@/core/craft';
@@ -28,9 +28,6 @@ export interface RubPlan {
   /** Until it can be sanded, painted or sealed after the last. */
   dryOutMinutes: number;
   water: BinderRecord['water'];
-  /** Sections to dampen one after the other: about half a letter sheet each. */
-  sections: number;
-  breaks: number;
 }
 
 export interface RubInput {
@@ -48,7 +45,6 @@ const FIRST_PASS_MINUTES = 12;
 const LATER_SHARE = 0.5;
 const PLAIN_PAPER_GSM = 80;
 const GSM_PER_PASS = 15;
-const SORE_MINUTES = 35;
 const FIRST_DAMPEN_MINUTES = 2;
 const LATER_DAMPEN_MINUTES = 1;
 const SOAKED_POROUS_MINUTES = 60;
@@ -81,8 +77,6 @@ export function rubPlan({ binder, print, ground, areaMm2, room, passes }: RubInp
     betweenMinutes,
     dryOutMinutes,
     water: binder.water,
-    sections: Math.max(1, Math.ceil(letters * 2)),
-    breaks: Math.floor(minutesTotal / SORE_MINUTES),
   };
 }
 

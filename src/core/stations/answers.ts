@@ -11,7 +11,7 @@ import type { Repair } from '@/core/mend';
 import type { Candidate, KeptToner } from '@/core/method';
 import type { Crop, ResolutionVerdict, SizePx } from '@/core/picture';
 import type { SurfaceLook } from '@/core/render';
-import type { RubPlan } from '@/core/rub';
+import type { RubPlan, WorkMap } from '@/core/rub';
 import type { SealClock, SealPlan, SealerChoice } from '@/core/seal';
 import type { Blank, RectMm, ShapeCode } from '@/core/shape';
 import type { Failure, Result } from '@/core/shared';
@@ -122,6 +122,8 @@ export interface CureAnswer {
 
 interface RubAnswer {
   rubbing: RubPlan | null;
+  /** Where and in which order; null where nothing is rubbed. */
+  map: WorkMap | null;
 }
 
 interface MendAnswer {

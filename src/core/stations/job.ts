@@ -276,4 +276,5 @@ export interface PictureFacts {
   heightPx: number;
   paleShare: number;
   darkShare: number;
+  sketch?: string;
 }

@@ -1,4 +1,5 @@
 import {
+  baseCoatById,
   handsMinutes,
   printById,
   recipeStepOf,
@@ -7,7 +8,8 @@ import {
   type CautionId,
   type RecipeStep,
 } from '@/core/craft';
-import { rubPlan } from '@/core/rub';
+import { rubPlan, workMap, type RubPlan, type WorkMap } from '@/core/rub';
+import { intersection, unionRect } from '@/core/shape';
 import { MS_PER_HOUR, MS_PER_MINUTE } from '@/core/shared';
 import type { PiecePlan } from './answers';
 import type { Job } from './job';
@@ -21,6 +23,7 @@ import {
   nextStep,
   openWait,
   type NextStep,
+  type Setting,
   type Station,
   type StationStep,
 } from './station';
@@ -63,8 +66,9 @@ export const isRipe = ({ rub }: Job, { cure: { clock } }: PiecePlan): boolean =>
 
 export const rub: Station<'rub', 'surface' | 'method' | 'lay'> = {
   id: 'rub',
-  answer: ({ job }, { surface: { record, print, ground }, method: { binder }, lay: { room } }) => ({
-    rubbing:
+  answer: ({ job, picture }, { surface, method: { binder }, lay: { room } }) => {
+    const { record, print, ground } = surface;
+    const rubbing =
       binder && record && print && ground
         ? rubPlan({
             binder,
@@ -74,8 +78,9 @@ export const rub: Station<'rub', 'surface' | 'method' | 'lay'> = {
             room,
             passes: binder.passes.max > 0 ? job.rub.passes : null,
           })
-        : null,
-  }),
+        : null;
+    return { rubbing, map: rubbing && mapOf(job, picture, surface, rubbing) };
+  },
   missing: lacksForCoat,
   state: (job, plan) => {
     if (isRubbed(job, plan)) return 'done';
@@ -108,6 +113,30 @@ export const rub: Station<'rub', 'surface' | 'method' | 'lay'> = {
       ? ['sponge-soft-side', 'terry-cloth', 'bowl-of-lukewarm-water', 'fan-or-hair-dryer']
       : ['sponge-soft-side', 'bowl-of-lukewarm-water'],
 };
+
+function mapOf(
+  { picture: { turns, straightenDeg }, surface: { grain, baseCoat } }: Job,
+  picture: Setting['picture'],
+  { record, print, blank }: PiecePlan['surface'],
+  { passes }: RubPlan,
+): WorkMap | null {
+  const [first, later = first] = passes;
+  if (!first || !later || !record || !print || !blank) return null;
+  // What is tucked behind isn't rubbed.
+  const reached = unionRect(blank.reached.map(({ box }) => box));
+  return workMap({
+    picture,
+    turning: { turns, straightenDeg },
+    crop: print.crop,
+    place: print.picture,
+    box: intersection(print.rect, reached) ?? print.rect,
+    blank,
+    surface: record,
+    bare: !baseCoatById(baseCoat).hidesGrain,
+    knots: grain.knots,
+    minutes: { first: first.minutes, later: later.minutes },
+  });
+}
 
 /** The last of its recipe's steps here ends it: a decal is stuck on after its paper is off. */
 const finishes = (step: StepId, { method: { school } }: Job): boolean => {

@@ -14,7 +14,7 @@ import { PieceFigure, figureSize } from '@/features/pieces';
 import { speak, useTimers } from '@/features/timers';
 import { useSettings } from '@/features/shell';
 import { Cautions, HoldButton, clockTime, span, useClock, useNow, useUnits } from '@/ui';
-import type { BenchCard } from '@/features/piece/station-feature';
+import type { BenchCard, CardTimer } from '@/features/piece/station-feature';
 import { WAIT_WORDS, earlyWords, lowerFirst, stepTitle, toolList } from '@/words';
 import { benchRun } from './cards';
 import { TimerStrip } from './timer-strip';
@@ -307,21 +307,23 @@ function Step({
             card={card}
             at={at}
             count={run.cards.length}
-            onTimer={() => {
+            onTimer={(timer) => {
               begin();
-              if (card.timer)
-                start({
-                  label: `${piece.name}: ${lowerFirst(card.timer.label)}`,
-                  minutes: card.timer.minutes,
-                  pieceId: piece.id,
-                  step: entry.key,
-                });
+              start({
+                label: `${piece.name}: ${lowerFirst(timer.label)}`,
+                minutes: timer.minutes,
+                pieceId: piece.id,
+                step: entry.key,
+              });
             }}
           />
         )}
         <div className={css.aside}>
           <Cautions ids={run.cautions} />
           {run.tools.length > 0 && <p className={css.tools}>At hand: {toolList(run.tools)}.</p>}
+          <Link href={`/faults?piece=${encodeURIComponent(piece.id)}`} className={css.wrong}>
+            Something is wrong with it?
+          </Link>
         </div>
       </div>
       {asking && (
@@ -413,7 +415,17 @@ function WaitCard({
   );
 }
 
-function Card({ card, at, count, onTimer }: { card: BenchCard; at: number; count: number; onTimer: () => void }) {
+function Card({
+  card,
+  at,
+  count,
+  onTimer,
+}: {
+  card: BenchCard;
+  at: number;
+  count: number;
+  onTimer: (timer: CardTimer) => void;
+}) {
   return (
     <div className={css.card} data-testid="bench-card" data-card={card.id} aria-live="polite">
       <p className={css.count}>
@@ -422,10 +434,25 @@ function Card({ card, at, count, onTimer }: { card: BenchCard; at: number; count
       {card.figure && <p className={css.figure}>{card.figure}</p>}
       <p className={css.text}>{card.text}</p>
       {card.timer && (
-        <button type="button" className={css.timerStart} onClick={onTimer} data-testid="card-timer">
+        <button
+          type="button"
+          className={css.timerStart}
+          onClick={() => card.timer && onTimer(card.timer)}
+          data-testid="card-timer"
+        >
           {card.timer.stroke
             ? `First stroke: ${minutesText(card.timer.minutes)} open`
             : `Start ${minutesText(card.timer.minutes)}`}
+        </button>
+      )}
+      {card.beside && (
+        <button
+          type="button"
+          className={css.besideStart}
+          onClick={() => card.beside && onTimer(card.beside)}
+          data-testid="beside-timer"
+        >
+          {card.beside.label}: {minutesText(card.beside.minutes)}
         </button>
       )}
     </div>

@@ -16,6 +16,8 @@ export interface BenchCard {
   text: string;
   figure: string | null;
   timer: CardTimer | null;
+  /** One that runs beside it. */
+  beside: CardTimer | null;
 }
 
 export type BenchCards = (step: RunStep, job: Job, plan: PiecePlan, units: Wording) => BenchCard[];
@@ -34,7 +36,8 @@ export const card = (
   text: string,
   figure: string | null = null,
   timer: CardTimer | null = null,
-): BenchCard => ({ id, text, figure, timer });
+  beside: CardTimer | null = null,
+): BenchCard => ({ id, text, figure, timer, beside });
 
 export const cardTimer = (label: string, minutes: number, stroke = false): CardTimer => ({ label, minutes, stroke });
 

@@ -4,6 +4,7 @@ import type { StoredPicture } from '@/records';
 import { newId, useNotice, useReport } from '@/features/shell';
 import { REMARK_WORDS } from '@/words';
 import { inspectPicture } from '@/workers/picture/client';
+import type { InspectedPicture } from '@/workers/picture/protocol';
 import type { Running } from '@/workers/running';
 
 export interface PictureTaking {
@@ -13,6 +14,17 @@ export interface PictureTaking {
   take: (file: File) => void;
   cancel: () => void;
 }
+
+/** A picture as it is kept, under a new id. */
+export function storedFrom(found: InspectedPicture, name: string, bytes: number): StoredPicture {
+  const { type, sha256, widthPx, heightPx, paleShare, darkShare, sketch, file, preview } = found;
+  return {
+    ...{ id: newId(), name: name.slice(0, LONGEST_NAME), type, bytes, sha256 },
+    ...{ widthPx, heightPx, paleShare, darkShare, sketch, file, preview },
+  };
+}
+
+const LONGEST_NAME = 255;
 
 /** Reads a picture file in a worker and hands it on, or says why it can't. Nothing is changed until it is whole. */
 export function useTakePicture(onTaken: (picture: StoredPicture) => void): PictureTaking {
@@ -44,20 +56,7 @@ export function useTakePicture(onTaken: (picture: StoredPicture) => void): Pictu
         report(result);
         if (!result.ok) return;
         for (const remark of result.value.remarks) notice({ text: REMARK_WORDS[remark] });
-        const { type, sha256, widthPx, heightPx, paleShare, darkShare, file: copy, preview } = result.value;
-        onTaken({
-          id: newId(),
-          name: file.name.slice(0, 255),
-          type,
-          bytes: file.size,
-          sha256,
-          widthPx,
-          heightPx,
-          paleShare,
-          darkShare,
-          file: copy,
-          preview,
-        });
+        onTaken(storedFrom(result.value, file.name, file.size));
       });
     },
     [finish, report, notice, onTaken],

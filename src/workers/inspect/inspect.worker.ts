@@ -1,9 +1,9 @@
 import { expose } from 'comlink';
-import { judgePiece, readPiece } from '@/core/inspect';
-import type { Rgba } from '@/core/photo';
+import { readPiece } from '@/core/inspect';
 import { loadResampler } from '@/core/raster';
 import { fail, ok } from '@/core/shared';
 import { bitmapRows, decodeUpright } from '../bitmap-rows';
+import { reducedPhoto, type ReducedPhoto } from '../reduced-photo';
 import { paintLanded } from './landed';
 import type { InspectJob } from './protocol';
 
@@ -11,21 +11,12 @@ import type { InspectJob } from './protocol';
 const PHOTO_PX = 2_000_000;
 const PAINTED = 0.1;
 
-async function photoOf(file: Blob): Promise<Rgba | null> {
-  const bitmap = await decodeUpright(file);
-  if (!bitmap) return null;
-  const share = Math.min(1, Math.sqrt(PHOTO_PX / (bitmap.width * bitmap.height)));
-  const [width, height] = [
-    Math.max(1, Math.round(bitmap.width * share)),
-    Math.max(1, Math.round(bitmap.height * share)),
-  ];
-  const context = new OffscreenCanvas(width, height).getContext('2d', { alpha: false, willReadFrequently: true });
-  if (!context) throw new Error('no canvas to read the photo with');
-  context.imageSmoothingQuality = 'high';
-  context.drawImage(bitmap, 0, 0, width, height);
-  bitmap.close();
-  return { data: context.getImageData(0, 0, width, height).data, width, height };
-}
+const QUALITY = 0.86;
+
+const photoOf = (file: Blob): Promise<ReducedPhoto | null> =>
+  reducedPhoto(file, (width, height) => Math.sqrt(PHOTO_PX / (width * height)));
+const asFile = (photo: ReducedPhoto): Promise<Blob> =>
+  photo.canvas.convertToBlob({ type: 'image/jpeg', quality: QUALITY });
 
 const job: InspectJob = {
   async read({ landed, picture, dry, wet, corners }, onPart) {
@@ -37,15 +28,22 @@ const job: InspectJob = {
     onPart(PAINTED);
     const [dryPhoto, wetPhoto] = [await photoOf(dry), wet && (await photoOf(wet))];
     if (!dryPhoto || (wet && !wetPhoto)) return fail('photo-broken', 'the photo could not be decoded');
-    const { width, height } = dryPhoto;
+    const { width, height } = dryPhoto.pixels;
     const set = corners?.map(({ x, y }) => ({ x: x * width, y: y * height })) ?? null;
     const { box: _, ...blank } = landed.blank;
-    const read = readPiece({ ...blank, ...print.value }, { dry: dryPhoto, wet: wetPhoto }, set, (share) =>
-      onPart(PAINTED + (1 - PAINTED) * share),
+    const read = readPiece(
+      { ...blank, ...print.value },
+      { dry: dryPhoto.pixels, wet: wetPhoto?.pixels ?? null },
+      set,
+      (share) => onPart(PAINTED + (1 - PAINTED) * share),
     );
     if (!read.ok) return read;
     const reading = { ...read.value, corners: read.value.corners.map(({ x, y }) => ({ x: x / width, y: y / height })) };
-    return ok({ reading, judgement: judgePiece(reading), photo: { width, height } });
+    return ok({
+      reading,
+      photo: { width, height },
+      files: { dry: await asFile(dryPhoto), wet: wetPhoto && (await asFile(wetPhoto)) },
+    });
   },
 };
 

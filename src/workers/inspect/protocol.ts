@@ -1,4 +1,4 @@
-import type { InspectCode, Judgement, PieceReading } from '@/core/inspect';
+import type { InspectCode, PieceReading } from '@/core/inspect';
 import type { Point } from '@/core/photo';
 import type { Result } from '@/core/shared';
 import type { SheetCode } from '../sheet/protocol';
@@ -13,11 +13,11 @@ export interface InspectOrder {
   corners: readonly Point[] | null;
 }
 
-/** A reading with what follows from it; corners are shares of the photo's size. */
+/** A reading, its corners in shares of the dry photo's size, and the photos no larger than they were read. */
 export interface Inspected {
   reading: PieceReading;
-  judgement: Judgement;
   photo: { width: number; height: number };
+  files: { dry: Blob; wet: Blob | null };
 }
 
 export type InspectJobCode = InspectCode | SheetCode;

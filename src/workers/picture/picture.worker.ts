@@ -1,5 +1,5 @@
 import { expose, transfer } from 'comlink';
-import { acceptPicture, checkBytes, isWhole, toneShares, isTransparent, remarksOf } from '@/core/picture';
+import { acceptPicture, checkBytes, isWhole, isTransparent, remarksOf, sketchOf, toneShares } from '@/core/picture';
 import { fail, ok } from '@/core/shared';
 import { hashBytes } from '@/core/shared/hash';
 import { readHeader } from './header';
@@ -42,7 +42,8 @@ const job: PictureJob = {
     const first = await createImageBitmap(canvas);
     onFirstPreview(transfer(first, [first]));
 
-    const tones = toneShares(context.getImageData(0, 0, canvas.width, canvas.height).data);
+    const pixels = context.getImageData(0, 0, canvas.width, canvas.height).data;
+    const tones = { ...toneShares(pixels), sketch: sketchOf(pixels, canvas.width, canvas.height) };
     const preview = await canvas.convertToBlob({ type: 'image/jpeg', quality: PREVIEW_QUALITY });
     return ok({
       ...accepted.value,

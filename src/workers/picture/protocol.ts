@@ -7,6 +7,7 @@ import type { Result } from '@/core/shared';
  */
 export interface InspectedPicture extends AcceptedPicture, ToneShares {
   sha256: string;
+  sketch: string;
   file: Blob;
   preview: Blob;
   /** Said once, when it is taken. */

@@ -1,91 +1,71 @@
 'use client';
 import { Button, LinearProgress } from '@mui/material';
-import { useMemo, useState, type CSSProperties } from 'react';
-import { homographyOf, project, type Homography, type Point } from '@/core/photo';
-import type { CellMap, InspectArea } from '@/core/inspect';
-import { useObjectUrl } from '@/features/shelf/use-picture';
-import { useReport } from '@/features/shell';
-import { useSheetJob } from '@/features/sheets';
-import { FileButton, NextRow, Note, Part, Because, TextButton, useUnits } from '@/ui';
-import { DECISION_WORDS, areaWords, inspectReason } from '@/words';
-import { inspectPiece } from '@/workers/inspect/client';
-import { landedOrder } from '@/workers/inspect/landed';
-import type { Inspected } from '@/workers/inspect/protocol';
+import { useMemo, useState } from 'react';
+import { changeBetween, judgePiece, readKept } from '@/core/inspect';
+import { useStoredPicture } from '@/features/shelf';
+import { FileButton, NextRow, Note, Part, TextButton, dated, useUnits } from '@/ui';
+import { changeInWords } from '@/words';
 import { useOpenPiece } from '../piece-context';
+import { ComparePhotos } from './compare-photos';
+import { CornersByHand } from './corners-by-hand';
+import { ReadingView } from './reading-view';
+import { useReading } from './use-reading';
 import css from './inspect.module.css';
 
 const ACCEPT = 'image/jpeg,image/png,image/webp';
-const MOST_LISTED = 8;
 
 /** Photos of the example's board, drawn with a camera, light and noise, so that all of it can be seen without one. */
 const EXAMPLE = {
   piece: 'demo-departures-board',
-  dry: '/demo/board-half-rubbed.jpg',
-  wet: '/demo/board-half-rubbed-wet.jpg',
-};
-
-interface Read {
-  dry: Blob;
-  found: Inspected;
-  /** The second photo, of the wetted piece, was read with it. */
-  isWet: boolean;
-}
+  dry: [
+    { path: '/demo/board-half-rubbed.jpg', name: 'The example’s photo, half rubbed' },
+    { path: '/demo/board-rubbed-again.jpg', name: 'after one more pass' },
+    { path: '/demo/board-rubbed-enough.jpg', name: 'after one too many' },
+  ],
+  wet: ['/demo/board-half-rubbed-wet.jpg', null, '/demo/board-rubbed-enough-wet.jpg'],
+} as const;
 
 /** Reads the dried piece from a photo: where paper is left, where toner is gone, and what to do about it. */
 export function InspectPart() {
-  const { piece, plan, picture, moved } = useOpenPiece();
-  const job = useSheetJob();
-  const report = useReport();
-  const [read, setRead] = useState<Read | null>(null);
-  const start = (dry: Blob, wet: Blob | null) => {
-    const landed = landedOrder(piece, plan, moved);
-    report(landed);
-    if (!landed.ok || !picture) return;
-    job.run(
-      (onProgress) =>
-        inspectPiece({ landed: landed.value, picture: picture.preview, dry, wet, corners: null }, onProgress),
-      (found) => setRead({ dry, found, isWet: wet !== null }),
-    );
-  };
-  const example = async (wet: boolean) => {
-    const file = async (path: string) => (await fetch(path)).blob();
-    start(await file(EXAMPLE.dry), wet ? await file(EXAMPLE.wet) : null);
-  };
+  const { piece } = useOpenPiece();
+  const job = useReading();
+  const [setting, setSetting] = useState(false);
+  const { readings } = piece.rub;
+  const last = readings.at(-1) ?? null;
   const busy = job.progress !== null;
+  const dryPhoto = useStoredPicture(last?.dryPhotoId ?? null);
+  const byHand = job.unfound ?? (setting ? (dryPhoto?.file ?? null) : null);
   return (
     <Part title="Read it from a photo">
-      <Note>
-        When it is dry, photograph it from above, all of it in view, by the light of a window and without flash. Fobbet
-        finds the print in the photo, any way round, and says where paper is left and where toner is gone. The photo
-        stays in this browser; what is read is shown until you leave this page.
-      </Note>
+      {!last && (
+        <Note>
+          When it is dry, photograph it from above, all of it in view, by the light of a window and without flash.
+          Fobbet finds the print in the photo, any way round, and says where paper is left and where toner is gone. The
+          photo stays in this browser, with the piece.
+        </Note>
+      )}
       <NextRow>
         <FileButton
           size="small"
-          variant={read ? 'outlined' : 'contained'}
+          variant={last ? 'outlined' : 'contained'}
           accept={ACCEPT}
-          onFile={(file) => start(file, null)}
+          onFile={job.readDry}
           disabled={busy}
           testId="inspect-dry"
         >
-          {read ? 'Another photo, dry' : 'A photo of it, dry'}
+          {last ? 'Another photo, dry' : 'A photo of it, dry'}
         </FileButton>
-        {read && (
+        {last && (
           <FileButton
             size="small"
-            variant={read.isWet ? 'outlined' : 'contained'}
+            variant={last.wetPhotoId ? 'outlined' : 'contained'}
             accept={ACCEPT}
-            onFile={(file) => start(read.dry, file)}
+            onFile={job.readWet}
             disabled={busy}
             testId="inspect-wet"
           >
             And one of it wetted
           </FileButton>
-        )}
-        {piece.id === EXAMPLE.piece && !busy && (
-          <TextButton onClick={() => void example(read !== null)}>
-            {read ? 'The example’s photo, wetted' : 'The example’s photo'}
-          </TextButton>
         )}
         {busy && (
           <>
@@ -101,152 +81,103 @@ export function InspectPart() {
           </>
         )}
       </NextRow>
-      {read && <Reading read={read} />}
+      {piece.id === EXAMPLE.piece && !busy && (
+        <ExamplePhotos count={readings.length} onDry={job.readDry} onWet={job.readWet} />
+      )}
+      {byHand && (
+        <CornersByHand
+          photo={byHand}
+          corners={job.unfound ? null : (last?.corners ?? null)}
+          busy={busy}
+          onRead={(corners) => {
+            setSetting(false);
+            job.readAgain(corners);
+          }}
+          onClose={() => {
+            setSetting(false);
+            job.dismiss();
+          }}
+        />
+      )}
+      {last && !byHand && <LastReading onSetCorners={() => setSetting(true)} />}
     </Part>
   );
 }
 
-function Reading({ read: { dry, found, isWet } }: { read: Read }) {
-  const units = useUnits();
-  const { judgement } = found;
-  const listed = judgement.areas.slice(0, MOST_LISTED);
-  return (
-    <div data-testid="inspect-reading" data-decision={judgement.decision}>
-      <p className={css.decision}>{DECISION_WORDS[judgement.decision]}</p>
-      <PhotoMap photo={dry} found={found} />
-      <p className={css.key}>
-        <span data-of="haze">paper left</span>
-        <span data-of="loss">toner gone</span>
-        <span data-of="unseen">can’t be judged: feel there</span>
-      </p>
-      <Because
-        reasons={[
-          ...judgement.reasons.map((reason) => inspectReason(reason, units)),
-          ...(judgement.minutesLeft > 0
-            ? [{ figure: `${judgement.minutesLeft} min`, text: 'of hands, rubbing and mending together' }]
-            : []),
-          {
-            figure: `± ${units.length(Math.max(0.5, found.reading.register.rmsMm))}`,
-            text: 'is how well the photo lies over the print as it was sent',
-          },
-        ]}
-      />
-      {!isWet && (
-        <Note>Wet it with a sponge and take a second photo: haze that is gone then goes under the sealer.</Note>
-      )}
-      {listed.length > 0 && (
-        <ol className={css.areas}>
-          {listed.map((area) => (
-            <li key={`${area.kind} ${area.box.xMm} ${area.box.yMm}`}>{areaWords(area, units)}</li>
-          ))}
-        </ol>
-      )}
-      {judgement.areas.length > listed.length && (
-        <Note>{judgement.areas.length - listed.length} more, smaller or further down: see the photo.</Note>
-      )}
-    </div>
-  );
-}
-
-/** The photo with what was read drawn on it: cells by what they are, areas with their numbers. */
-function PhotoMap({ photo, found: { reading, judgement, photo: size } }: { photo: Blob; found: Inspected }) {
-  const url = useObjectUrl(photo);
-  const { cell, corners, seen, haze } = reading;
-  const h = useMemo(() => boxToPhoto(cell, corners, size), [cell, corners, size]);
-  if (!h || !url) return null;
-  const quad = (xMm: number, yMm: number, widthMm: number, heightMm: number): string =>
-    [
-      project(h, xMm, yMm),
-      project(h, xMm + widthMm, yMm),
-      project(h, xMm + widthMm, yMm + heightMm),
-      project(h, xMm, yMm + heightMm),
-    ]
-      .map(({ x, y }) => `${x.toFixed(1)},${y.toFixed(1)}`)
-      .join(' ');
-  const cellAt = (at: number) =>
-    quad(
-      (at % cell.columns) * cell.widthMm,
-      Math.floor(at / cell.columns) * cell.heightMm,
-      cell.widthMm,
-      cell.heightMm,
-    );
-  const view = viewRound(corners.map(({ x, y }) => ({ x: x * size.width, y: y * size.height })));
-  const unseen = seen.flatMap((share, at) => (share !== null && haze[at] === null ? [at] : []));
-  return (
-    <svg
-      className={css.photo}
-      viewBox={view.box}
-      style={{ '--number': `${view.number}px` } as CSSProperties}
-      role="img"
-      aria-label={`Photo of the piece with ${judgement.areas.length} areas marked`}
-    >
-      <image href={url} width={size.width} height={size.height} />
-      <polygon points={quad(0, 0, cell.columns * cell.widthMm, cell.rows * cell.heightMm)} data-of="outline" />
-      {unseen.map((at) => (
-        <polygon key={at} points={cellAt(at)} data-of="unseen" />
-      ))}
-      {judgement.areas.map((area, index) => (
-        <Area key={`${area.kind} ${area.cells[0]}`} area={area} cellAt={cellAt} h={h} number={index + 1} />
-      ))}
-    </svg>
-  );
-}
-
-function Area({
-  area: { kind, cells, box },
-  cellAt,
-  h,
-  number,
+/** Photos of the example, in the order they would be taken. */
+function ExamplePhotos({
+  count,
+  onDry,
+  onWet,
 }: {
-  area: InspectArea;
-  cellAt: (at: number) => string;
-  h: Homography;
-  number: number;
+  /** Of readings that there are. */
+  count: number;
+  onDry: (photo: Blob) => void;
+  onWet: (photo: Blob) => void;
 }) {
-  const middle = project(h, box.xMm + box.widthMm / 2, box.yMm + box.heightMm / 2);
+  const take = async (path: string, then: (photo: Blob) => void) => then(await (await fetch(path)).blob());
+  const next = EXAMPLE.dry[count];
+  const wet = count > 0 ? EXAMPLE.wet[count - 1] : null;
+  if (!next && !wet) return null;
   return (
-    <g>
-      {cells.map((at) => (
-        <polygon key={at} points={cellAt(at)} data-of={kind} />
-      ))}
-      {number <= MOST_LISTED && (
-        <text x={middle.x} y={middle.y}>
-          {number}
-        </text>
+    <NextRow>
+      {next && (
+        <TextButton onClick={() => void take(next.path, onDry)} testId="example-dry">
+          {count === 0 ? next.name : `The example’s photo ${next.name}`}
+        </TextButton>
       )}
-    </g>
+      {wet && (
+        <TextButton onClick={() => void take(wet, onWet)} testId="example-wet">
+          The example’s photo, wetted
+        </TextButton>
+      )}
+    </NextRow>
   );
 }
 
-/** The photo about the print, with some of what is round it, and how large a number is there. */
-function viewRound(corners: readonly Point[]): { box: string; number: number } {
-  const [xs, ys] = [corners.map(({ x }) => x), corners.map(({ y }) => y)];
-  const [left, top] = [Math.min(...xs), Math.min(...ys)];
-  const [width, height] = [Math.max(...xs) - left, Math.max(...ys) - top];
-  const round = Math.max(width, height) * ROUND_SHARE;
-  return {
-    box: [left - round, top - round, width + 2 * round, height + 2 * round].map((px) => px.toFixed(1)).join(' '),
-    number: (width + 2 * round) * NUMBER_SHARE,
-  };
-}
-
-const ROUND_SHARE = 0.12;
-const NUMBER_SHARE = 0.04;
-
-/** Millimetres of the print's box to the photo's pixels. */
-function boxToPhoto(
-  { widthMm, heightMm, columns, rows }: CellMap,
-  corners: readonly Point[],
-  size: Inspected['photo'],
-): Homography | null {
-  const [w, t] = [widthMm * columns, heightMm * rows];
-  return homographyOf(
-    [
-      { x: 0, y: 0 },
-      { x: w, y: 0 },
-      { x: w, y: t },
-      { x: 0, y: t },
-    ],
-    corners.map(({ x, y }) => ({ x: x * size.width, y: y * size.height })),
+/** The last reading, what changed since the one before it, and earlier ones. */
+function LastReading({ onSetCorners }: { onSetCorners: () => void }) {
+  const { piece, change } = useOpenPiece();
+  const units = useUnits();
+  const { readings } = piece.rub;
+  const [last, before] = [readings.at(-1), readings.at(-2)];
+  const found = useMemo(() => last && { kept: last, reading: readKept(last) }, [last]);
+  const judgement = useMemo(() => found && judgePiece(found.reading), [found]);
+  const changed = useMemo(
+    () => (found && before ? changeBetween(readKept(before), found.reading) : null),
+    [found, before],
+  );
+  if (!found || !judgement || !last) return null;
+  return (
+    <>
+      <ReadingView kept={found.kept} reading={found.reading} judgement={judgement} stop={changed?.stop ?? false} />
+      {before && changed && (
+        <>
+          <p className={css.changed} data-stop={changed.stop} data-testid="since-before">
+            {changeInWords(changed, units)}
+          </p>
+          <ComparePhotos before={before} after={last} />
+        </>
+      )}
+      <NextRow>
+        <TextButton onClick={onSetCorners}>The outline is not right</TextButton>
+        <TextButton
+          onClick={() => change('rub', { readings: readings.slice(0, -1) }, 'reading taken out')}
+          testId="reading-out"
+        >
+          Take this reading out
+        </TextButton>
+      </NextRow>
+      {readings.length > 1 && (
+        <Note>
+          Read before:{' '}
+          {readings
+            .slice(0, -1)
+            .map(({ at, pass }) => `${dated(at, 'EEE HH:mm')}, after pass ${pass}`)
+            .join('; ')}
+          .
+        </Note>
+      )}
+    </>
   );
 }

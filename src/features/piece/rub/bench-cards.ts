@@ -1,7 +1,8 @@
 import { recipeStepOf } from '@/core/craft';
 import type { HandStep } from '@/core/craft';
 import { formatDuration } from '@/core/measure';
-import { HAND_STEPS, WATER_WORDS, stepTitle } from '@/words';
+import type { RubPlan, WorkMap } from '@/core/rub';
+import { HAND_STEPS, WATER_WORDS, lowerFirst, sectionPlace, stepTitle } from '@/words';
 import { card, cardTimer, type BenchCard, type BenchCards } from '../station-feature';
 
 /** Of a peel's hand steps, those before the rolling. */
@@ -10,7 +11,48 @@ const PEELING_STEPS = 2;
 const handCards = (hands: readonly HandStep[], id: string): BenchCard[] =>
   hands.map((hand) => card(`${id}-${hand}`, HAND_STEPS[hand]));
 
-export const rubCards: BenchCards = ({ step, title, wait }, _, { rub: { rubbing }, method: { school } }) => {
+const ROLL = 'Roll the paper off with your fingertips in small circles. Brush the rolls aside.';
+
+/** One card for it all, or one a section: the next one softens under its cloth while this one is rubbed. */
+function rubbingCards(pass: RubPlan['passes'][number], map: WorkMap | null): BenchCard[] {
+  const sections = map?.sections ?? [];
+  if (!map || sections.length < 2)
+    return [
+      card(
+        'rub',
+        `${ROLL} Don’t stay on one spot.`,
+        `${pass.minutes} min`,
+        cardTimer(`Rub, pass ${pass.number}`, pass.minutes),
+      ),
+    ];
+  return sections.map((section, at) => {
+    const next = sections[at + 1];
+    const minutes = Math.max(1, Math.round(pass.number === 1 ? section.minutes : section.laterMinutes));
+    const said = [
+      section.breakBefore && 'Rest your fingertips first, or change hands.',
+      at > 0 && section.sitting !== sections[at - 1]?.sitting && 'A new sitting: wet it anew.',
+      next && `Lay the damp cloth on section ${next.number}, ${sectionPlace(next.box, map.box)}: it softens meanwhile.`,
+      `Section ${section.number}, ${sectionPlace(section.box, map.box)}: ${lowerFirst(ROLL)}`,
+      section.darkShare > MOSTLY && 'It is dark: haze stays here longest.',
+      section.feelShare > MOSTLY && 'It is light: feel for paper that you can’t see.',
+    ].filter(Boolean);
+    return card(
+      `rub-${section.number}`,
+      said.join(' '),
+      `${section.number} of ${sections.length}, ${minutes} min`,
+      cardTimer(`Rub section ${section.number}, pass ${pass.number}`, minutes),
+      next ? cardTimer(`Cloth on section ${next.number}`, pass.dampenMinutes) : null,
+    );
+  });
+}
+
+const MOSTLY = 0.5;
+
+export const rubCards: BenchCards = ({ step, title, wait }, _, plan) => {
+  const {
+    rub: { rubbing },
+    method: { school },
+  } = plan;
   const pass = step.kind === 'pass' ? rubbing?.passes.find(({ number }) => number === step.number) : undefined;
   if (!pass || !rubbing) {
     const recipe = school && recipeStepOf(school, step.kind === 'stick' ? 'stick' : 'remove');
@@ -31,12 +73,7 @@ export const rubCards: BenchCards = ({ step, title, wait }, _, { rub: { rubbing 
       `${pass.dampenMinutes} min`,
       cardTimer('Let it soften', pass.dampenMinutes),
     ),
-    card(
-      'rub',
-      'Roll the paper off with your fingertips in small circles. Brush the rolls aside. Don’t stay on one spot.',
-      `${pass.minutes} min`,
-      cardTimer(`Rub, pass ${pass.number}`, pass.minutes),
-    ),
+    ...rubbingCards(pass, plan.rub.map),
     card(
       'dry',
       last

@@ -1,12 +1,20 @@
 'use client';
 import { Button } from '@mui/material';
-import { Fragment, useState } from 'react';
+import { Fragment, useId, useState } from 'react';
 import { StationCautions, StationTools } from '../station-cautions';
-import { BINDER_WORDS, HAND_STEPS, OFF_WORDS, REMOVAL_TITLES, WATER_WORDS, lowerFirst, stepTitle } from '@/words';
+import {
+  BINDER_WORDS,
+  HAND_STEPS,
+  OFF_WORDS,
+  REMOVAL_TITLES,
+  SIGN_WHILE_RUBBING,
+  WATER_WORDS,
+  lowerFirst,
+  stepTitle,
+} from '@/words';
 import { formatDuration } from '@/core/measure';
 import { runSteps } from '@/core/plan';
 import { isRubbed, passDryAt } from '@/core/stations';
-import type { RectMm } from '@/core/shape';
 import {
   Answer,
   Because,
@@ -26,7 +34,6 @@ import {
   TextButton,
 } from '@/ui';
 import { LandingDrawing, opticsNow } from '../drawings/landing';
-import { rectOf } from '../drawings/rect-of';
 import { InspectPart } from '../inspect';
 import { MissingList } from '../missing-list';
 import { FaultsLink } from '../faults-link';
@@ -34,6 +41,8 @@ import { NextLink } from '../next-link';
 import { useOpenPiece } from '../piece-context';
 import { StationLayout } from '../station-layout';
 import { useStepDone } from '../use-step-done';
+import { WorkOverlay } from './work-overlay';
+import { WorkPart } from './work-part';
 import css from './rub.module.css';
 
 export function RubStation() {
@@ -42,6 +51,8 @@ export function RubStation() {
   const steps = useStepDone();
   const { rub } = piece;
   const planned = plan.rub.rubbing;
+  const { map } = plan.rub;
+  const id = useId();
   const done = rub.done.length;
   const total = planned?.passes.length ?? 0;
   const next = planned?.passes[done];
@@ -74,16 +85,19 @@ export function RubStation() {
       figure: formatDuration(planned.dryOutMinutes / 60),
       text: 'after the last pass, before it is sanded, painted or sealed: the piece itself is damp',
     });
+    const sections = map?.sections.length ?? 1;
     reasons.push({
-      figure: `${planned.sections}`,
-      text:
-        planned.sections === 1 ? 'section: damp it whole' : 'sections, damped one after the other, from a light corner',
+      figure: `${sections}`,
+      text: sections === 1 ? 'section: damp it whole' : 'sections, damped one after the other, from a light corner',
     });
-    if (planned.breaks > 0)
+    const breaks = map?.sections.filter(({ breakBefore }) => breakBefore).length ?? 0;
+    if (breaks > 0)
       reasons.push({
-        figure: `${planned.breaks}`,
-        text: planned.breaks === 1 ? 'break for the fingertips' : 'breaks for the fingertips',
+        figure: `${breaks}`,
+        text: breaks === 1 ? 'break for the fingertips' : 'breaks for the fingertips',
       });
+    if (map && map.sittings > 1)
+      reasons.push({ figure: `${map.sittings}`, text: 'sittings: more than an hour at a time is too long' });
   }
 
   return (
@@ -93,14 +107,10 @@ export function RubStation() {
           optics={opticsNow(piece, total)}
           caption={
             done === 0
-              ? 'The order of the sections, from a corner.'
+              ? 'Sections by their numbers, from the ring; hatched: haze stays; dotted: feel there; red rim: toner goes first.'
               : `After ${done} of ${total} passes, dry: what is milky is paper.`
           }
-          overlay={() =>
-            planned && plan.surface.print && !finished ? (
-              <Sections rect={plan.surface.print.rect} count={planned.sections} />
-            ) : null
-          }
+          overlay={() => (map && !finished ? <WorkOverlay map={map} id={id} /> : null)}
         />
       }
     >
@@ -187,13 +197,19 @@ export function RubStation() {
               </TextButton>
             </NextRow>
           )}
-          <Note>
-            {WATER_WORDS[planned.water].rule} Fingertips in small circles from a light corner; brush the rolls aside;
-            never a scouring pad. Staying on one spot rubs a hole.
-          </Note>
+          <Note>{WATER_WORDS[planned.water].rule} Brush the rolls aside. Staying on one spot rubs a hole.</Note>
+          <details className={css.signs}>
+            <summary>What the paper says</summary>
+            <ul>
+              {SIGN_WHILE_RUBBING.map((sign) => (
+                <li key={sign}>{sign}</li>
+              ))}
+            </ul>
+          </details>
           <StationTools station="rub" />
         </Part>
       )}
+      {map && school && !finished && <WorkPart map={map} removal={school.removal} later={done > 0} />}
       {planned && total > 0 && (
         <Part title="Change">
           <Fields>
@@ -284,59 +300,5 @@ function PassMinutes({
         min
       </label>
     </NextRow>
-  );
-}
-
-/** Sections in the order of working: rows of at most two, from the top left. */
-function Sections({ rect, count }: { rect: RectMm; count: number }) {
-  if (count < 2) return null;
-  const columns =
-    rect.widthMm >= rect.heightMm ? Math.ceil(Math.sqrt(count * 1.5)) : Math.max(1, Math.floor(Math.sqrt(count)));
-  const rows = Math.ceil(count / columns);
-  const [width, height] = [rect.widthMm / columns, rect.heightMm / rows];
-  return (
-    <g>
-      {Array.from({ length: columns * rows }, (_, index) => {
-        const cell = {
-          xMm: rect.xMm + (index % columns) * width,
-          yMm: rect.yMm + Math.floor(index / columns) * height,
-          widthMm: width,
-          heightMm: height,
-        };
-        const radius = Math.min(width, height) * 0.14;
-        return (
-          <g key={index}>
-            <rect
-              {...rectOf(cell)}
-              fill="none"
-              stroke="#2C5C94"
-              strokeWidth={1.5}
-              strokeDasharray="5 5"
-              vectorEffect="non-scaling-stroke"
-            />
-            <circle
-              cx={cell.xMm + width / 2}
-              cy={cell.yMm + height / 2}
-              r={radius}
-              fill="#fff"
-              fillOpacity={0.9}
-              stroke="#2C5C94"
-              strokeWidth={1.5}
-              vectorEffect="non-scaling-stroke"
-            />
-            <text
-              x={cell.xMm + width / 2}
-              y={cell.yMm + height / 2 + radius * 0.42}
-              fontSize={radius * 1.2}
-              textAnchor="middle"
-              fontWeight={700}
-              fill="#1E2126"
-            >
-              {index + 1}
-            </text>
-          </g>
-        );
-      })}
-    </g>
   );
 }

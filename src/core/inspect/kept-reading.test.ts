@@ -1,0 +1,75 @@
+import fc from 'fast-check';
+import { checkPiece } from '@/records';
+import { readyPiece } from '@/testing/builders';
+import { MOST_KEPT_CELLS, isWholeReading, keepReading, readKept, type PieceReading } from './index';
+
+const share = () => fc.option(fc.double({ min: 0, max: 1, noNaN: true }), { nil: null });
+
+function readingOf(columns: number, rows: number, value: (at: number) => number | null, wet: boolean): PieceReading {
+  const map = Array.from({ length: columns * rows }, (_, at) => value(at));
+  return {
+    corners: [0, 1, 2, 3].map((k) => ({ x: k * 0.3, y: 0.1 + k * 0.2 })),
+    register: { rmsMm: 0.2, sure: 0.8 },
+    cell: { widthMm: 4, heightMm: 4.1, columns, rows },
+    haze: map,
+    kept: map.map((one) => (one === null ? null : 1 - one)),
+    seen: map.map((one) => (one === null ? null : 1)),
+    clearsWet: wet ? map : null,
+    colours: map.map((one) => Math.round((one ?? 0) * 0xffffff)),
+    isWhitened: false,
+  };
+}
+const kept = (reading: PieceReading) =>
+  keepReading(reading, { at: 5, pass: 2, photo: { width: 1600, height: 1200 }, photos: { dry: 'photo-1', wet: null } });
+
+it('comes back as it was, within a hundredth, and may stand in a piece', () => {
+  fc.assert(
+    fc.property(
+      fc.integer({ min: 1, max: 12 }),
+      fc.integer({ min: 1, max: 12 }),
+      fc.array(share(), { minLength: 144, maxLength: 144 }),
+      fc.boolean(),
+      (columns, rows, values, wet) => {
+        const reading = readingOf(columns, rows, (at) => values[at] ?? null, wet);
+        const record = kept(reading);
+        const back = readKept(record);
+        for (const map of ['haze', 'kept', 'seen'] as const)
+          back[map].forEach((value, at) => {
+            const was = reading[map][at];
+            expect(value === null).toBe(was === null);
+            expect(Math.abs((value ?? 0) - (was ?? 0))).toBeLessThan(0.0101);
+          });
+        expect(back.clearsWet === null).toBe(!wet);
+        expect(back.colours).toHaveLength(columns * rows);
+        const piece = readyPiece();
+        expect(checkPiece({ ...piece, rub: { ...piece.rub, readings: [record] } })).toMatchObject({ ok: true });
+      },
+    ),
+    { numRuns: 60 },
+  );
+});
+
+it('a very large print is kept coarser, over the same face', () => {
+  const record = kept(readingOf(150, 120, (at) => (at % 150 < 75 ? 0.2 : 0.6), true));
+  expect(record.cell.columns * record.cell.rows).toBeLessThanOrEqual(MOST_KEPT_CELLS);
+  expect(record.cell.columns * record.cell.widthMm).toBeCloseTo(150 * 4, 0);
+  expect(readKept(record).haze[0]).toBeCloseTo(0.2, 1);
+  expect(readKept(record).haze.at(-1)).toBeCloseTo(0.6, 1);
+  expect(JSON.stringify(record).length).toBeLessThan(40_000);
+});
+
+it('maps that are not as long as their cells are many are refused', () => {
+  const record = kept(readingOf(6, 5, () => 0.3, false));
+  expect(isWholeReading(record)).toBe(true);
+  const piece = readyPiece();
+  for (const broken of [
+    { ...record, haze: record.haze.slice(1) },
+    { ...record, colours: '' },
+    { ...record, cell: { ...record.cell, columns: 7 } },
+    { ...record, kept: `${record.kept.slice(1)}\\` },
+  ])
+    expect(checkPiece({ ...piece, rub: { ...piece.rub, readings: [broken] } })).toMatchObject({
+      ok: false,
+      error: { code: 'record-invalid' },
+    });
+});

@@ -1,0 +1,90 @@
+'use client';
+import { Button } from '@mui/material';
+import { useEffect, useState } from 'react';
+import type { Point } from '@/core/photo';
+import { useObjectUrl } from '@/features/shelf';
+import { NextRow, Note, TextButton } from '@/ui';
+import { Handle } from '../drawings/handle';
+import css from './inspect.module.css';
+
+const INSET = 0.2;
+const START: readonly Point[] = [
+  { x: INSET, y: INSET },
+  { x: 1 - INSET, y: INSET },
+  { x: 1 - INSET, y: 1 - INSET },
+  { x: INSET, y: 1 - INSET },
+];
+const NAMES = [
+  'Top left of the print',
+  'Top right of the print',
+  'Bottom right of the print',
+  'Bottom left of the print',
+];
+/** As far as a drawing of the photo is wide, in its own units. */
+const WIDE = 400;
+
+/** The print shown in its photo by four grips, where it was not found or lies wrong. */
+export function CornersByHand({
+  photo,
+  corners,
+  busy,
+  onRead,
+  onClose,
+}: {
+  photo: Blob;
+  /** Where it was found, shares of the photo's size; null where it was not. */
+  corners: readonly Point[] | null;
+  busy: boolean;
+  onRead: (corners: readonly Point[]) => void;
+  onClose: () => void;
+}) {
+  const url = useObjectUrl(photo);
+  const [at, setAt] = useState<readonly Point[]>(corners ?? START);
+  const [size, setSize] = useState<{ width: number; height: number } | null>(null);
+  useEffect(() => {
+    let current = true;
+    void createImageBitmap(photo, { imageOrientation: 'from-image' }).then((bitmap) => {
+      if (current) setSize({ width: bitmap.width, height: bitmap.height });
+      bitmap.close();
+    });
+    return () => {
+      current = false;
+    };
+  }, [photo]);
+  if (!url || !size) return null;
+  const high = (WIDE * size.height) / size.width;
+  const put = (index: number, to: { xMm: number; yMm: number }) =>
+    setAt(at.map((corner, k) => (k === index ? { x: to.xMm / WIDE, y: to.yMm / high } : corner)));
+  return (
+    <div data-testid="corners">
+      <Note>
+        Put the four grips on the corners of the print, the first on its top left as it hangs. Arrow keys move a grip,
+        with Shift further.
+      </Note>
+      <svg className={css.photo} viewBox={`0 0 ${WIDE} ${high}`} role="group" aria-label="The print in the photo">
+        <image href={url} width={WIDE} height={high} />
+        <polygon points={at.map(({ x, y }) => `${x * WIDE},${y * high}`).join(' ')} data-of="outline" />
+        {at.map((corner, index) => (
+          <Handle
+            key={NAMES[index]}
+            at={{ xMm: corner.x * WIDE, yMm: corner.y * high }}
+            label={NAMES[index] ?? ''}
+            pxPerMm={1}
+            onMove={(to) => put(index, to)}
+            onDrop={(to) => put(index, to)}
+            testId={`corner-${index}`}
+          />
+        ))}
+        <text x={(at[0]?.x ?? 0) * WIDE + 14} y={(at[0]?.y ?? 0) * high + 14} className={css.first}>
+          top left
+        </text>
+      </svg>
+      <NextRow>
+        <Button size="small" variant="contained" disabled={busy} onClick={() => onRead(at)} data-testid="read-corners">
+          Read it so
+        </Button>
+        <TextButton onClick={onClose}>Leave it</TextButton>
+      </NextRow>
+    </div>
+  );
+}
