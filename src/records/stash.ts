@@ -1,5 +1,14 @@
 import Joi from 'joi';
-import { BINDERS, PRINTS, SEALERS, type BinderId, type LabelValues, type PrintId, type SealerId } from '@/core/craft';
+import {
+  BINDERS,
+  PIGMENTS,
+  PRINTS,
+  SEALERS,
+  type BinderId,
+  type LabelValues,
+  type PrintId,
+  type SealerId,
+} from '@/core/craft';
 import { type AtHand, type PrinterAtHand, TRUE_PRINTER, type PrinterTruth } from '@/core/at-hand';
 import { anyOf, day, figure, instant, item, list, maybe, named, oneOf, section, words } from './fields';
 import { sum, type Result } from '@/core/shared';
@@ -16,7 +25,7 @@ export type ItemUnit = 'ml' | 'sheets' | 'pieces';
 export interface StashItem {
   id: string;
   kind: ItemKind;
-  /** Which binder, sealer or kind of print it is; null where the program has no record of it. */
+  /** Which binder, sealer, kind of print or pigment it is; null where the program has no record of it. */
   material: string | null;
   name: string;
   unit: ItemUnit;
@@ -101,7 +110,7 @@ export const ITEM_BOUNDS = {
   limitC: { min: 30, max: 400 },
 } as const;
 
-const MATERIALS = [...BINDERS, ...SEALERS, ...PRINTS].map(({ id }) => id);
+const MATERIALS = [...BINDERS, ...SEALERS, ...PRINTS, ...PIGMENTS].map(({ id }) => id);
 const amount = (least: number, most: number) => maybe(figure(least, most));
 const bounded = (key: keyof typeof ITEM_BOUNDS) => amount(ITEM_BOUNDS[key].min, ITEM_BOUNDS[key].max);
 
@@ -225,6 +234,7 @@ export function atHandOf({ printer, papers, skill, truth, items }: Stash): Omit<
     pricePerMl: pricesOf<BinderId>('binder'),
     sealerPricePerMl: pricesOf<SealerId>('sealer'),
     paintPricePerMl: meanPrice('paint'),
+    pigments: PIGMENTS.map(({ id }) => id).filter((id) => itemsOf({ items }, 'paint', id).length > 0),
     pricePerSheet: pricesOf<PrintId>('paper'),
     labels: Object.fromEntries(binders.map(({ material, label }) => [material, label]).reverse()) as AtHand['labels'],
     ovenLimitC: ovens.length ? Math.max(...ovens) : null,

@@ -157,18 +157,22 @@ describe('the plan as a calendar', () => {
   const at = Date.UTC(2026, 9, 24, 17);
   const plan = (shiftMs: number, revision: number) =>
     writeCalendar(
-      calendarOf({
-        agenda: { ...EMPTY_AGENDA, alarmMinutes: 15 },
-        entries: steps.map((step, index): Schedule['entries'][number] => ({
-          key: `piece-1/${step.id}`,
-          piece,
-          step,
-          startAt: at + index * MS_PER_DAY + shiftMs,
-          endAt: null,
-          ripeAt: null,
-          pinned: false,
-        })),
-      }),
+      calendarOf(
+        {
+          pieces: [],
+          agenda: { ...EMPTY_AGENDA, alarmMinutes: 15 },
+          entries: steps.map((step, index): Schedule['entries'][number] => ({
+            key: `piece-1/${step.id}`,
+            piece,
+            step,
+            startAt: at + index * MS_PER_DAY + shiftMs,
+            endAt: null,
+            ripeAt: null,
+            pinned: false,
+          })),
+        },
+        NOW,
+      ),
       revision,
       NOW,
     );

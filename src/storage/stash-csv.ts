@@ -1,5 +1,5 @@
 import Papa from 'papaparse';
-import { BINDERS, PRINTS, SEALERS } from '@/core/craft';
+import { BINDERS, PIGMENTS, PRINTS, SEALERS } from '@/core/craft';
 import { fail, ok, type Result } from '@/core/shared';
 import {
   ITEM_KINDS,
@@ -126,7 +126,7 @@ function readRow(row: Record<string, string>, now: number, newId: () => string):
   const name = cell('name');
   if (name === '') return 'it has no name';
   const material = cell('material');
-  if (material !== '' && ![...BINDERS, ...SEALERS, ...PRINTS].some((record) => record.id === material))
+  if (material !== '' && ![...BINDERS, ...SEALERS, ...PRINTS, ...PIGMENTS].some((record) => record.id === material))
     return `“${material}” is no material that Fobbet knows; leave it empty`;
   const figures: Partial<Record<Column, number | null>> = {};
   for (const column of [

@@ -37,11 +37,13 @@ export {
   reasonWords,
   refusalWords,
 } from './methods';
+export { PIGMENT_NAMES, STOP_POINT_WORDS, WEAR_NAMES, mixDoubt, mixWords, wayOutWords } from './mending';
 export { REMARK_WORDS } from './pictures';
 export { prepTitle, prepWhy } from './preparation';
 export { REPAIR_WORDS } from './repairs';
 export { SIGN_WHILE_RUBBING, WATER_WORDS } from './rubbing';
 export { CORNER_WORDS, GOES_FIRST_WORDS, SPOT_WORDS, WORK_KIND_WORDS, sectionPlace } from './work-map';
+export { SHEEN_ADVICE, SPRAY_WORDS, sealDateEntry, sealDateName } from './seal-dates';
 export { sealerReasons } from './sealing';
 export { SHAPE_WORDS, SIZE_NAMES } from './shapes';
 export { MISSING_WORDS, NEXT_WORDS, STATE_WORDS, STATION_NAMES } from './stations';

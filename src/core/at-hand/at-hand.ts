@@ -1,4 +1,4 @@
-import type { BinderId, LabelValues, PrintId, SealerId } from '@/core/craft';
+import type { BinderId, LabelValues, PigmentId, PrintId, SealerId } from '@/core/craft';
 import type { AirRecord } from '@/core/cure';
 import { TRUE_PRINTER, type PrinterTruth } from './printer';
 
@@ -15,6 +15,8 @@ export interface AtHand {
   sealerPricePerMl: Partial<Record<SealerId, number>>;
   /** Of the paint at hand, whatever its colour; null where none has a price. */
   paintPricePerMl: number | null;
+  /** Paints of generic pigments that there are. */
+  pigments: readonly PigmentId[];
   pricePerSheet: Partial<Record<PrintId, number>>;
   labels: Partial<Record<BinderId, LabelValues>>;
   /** How hot the person's oven goes; null where nobody said. */
@@ -34,6 +36,7 @@ export const NOTHING_SAID: AtHand = {
   pricePerMl: {},
   sealerPricePerMl: {},
   paintPricePerMl: null,
+  pigments: [],
   pricePerSheet: {},
   labels: {},
   truth: TRUE_PRINTER,

@@ -2,6 +2,8 @@
  * CIE L*a*b* (D65, 2°) of linear sRGB, and the colour difference CIEDE2000 (CIE 142-2001; Sharma, Wu and Dalal 2005 for
  * the details). About 1 is just visible side by side; valid for reflecting samples seen on a mid-grey ground.
  */
+import { linearColour } from './light';
+
 export type Lab = readonly [lightness: number, a: number, b: number];
 
 const WHITE = [0.95047, 1, 1.08883] as const;
@@ -16,6 +18,9 @@ export function labOf(red: number, green: number, blue: number): Lab {
   const z = f((0.0193339 * red + 0.119192 * green + 0.9503041 * blue) / WHITE[2]);
   return [116 * y - 16, 500 * (x - y), 200 * (y - z)];
 }
+
+/** Of a colour as it is written, #rrggbb. */
+export const labOfHex = (hex: string): Lab => labOf(...linearColour(hex));
 
 const RAD = Math.PI / 180;
 const POW7_25 = 25 ** 7;

@@ -1,2 +1,3 @@
 export { encodeLight, lightnessFromLuminance, lightnessOf, linearColour, linearLight } from './light';
-export { deltaE2000, labOf } from './difference';
+export { deltaE2000, labOf, labOfHex } from './difference';
+export { findMix, mixedColour, type FoundMix } from './mixing';

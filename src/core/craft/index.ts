@@ -37,6 +37,7 @@ export {
 } from './sealers';
 export { CAUTION_LEVELS, type CautionId } from './cautions';
 export type { ToolId } from './tools';
+export { PIGMENTS, type PigmentId, type PigmentRecord } from './pigments';
 export {
   FAULT_CAUSES,
   FAULT_CHECKS,

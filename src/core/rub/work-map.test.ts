@@ -91,7 +91,7 @@ describe('the map of the work', () => {
           for (const { box: part } of sections)
             if (sections.length < 60) expect(part.widthMm * part.heightMm).toBeLessThan((215.9 * 279.4) / 2 + 2000);
           sections.slice(1).forEach(({ box: part }, at) => {
-            const before = sections[at]!.box;
+            const before = sections[at].box;
             const apart =
               Math.abs(part.xMm - before.xMm) / part.widthMm + Math.abs(part.yMm - before.yMm) / part.heightMm;
             expect(apart).toBeCloseTo(1, 6);

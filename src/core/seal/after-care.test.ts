@@ -214,6 +214,7 @@ describe('the record', () => {
       use: 'handled' as const,
       lightUseOn: '7 March 2026',
       fullCureOn: '25 March 2026',
+      firstWashOn: null,
     };
     expect(careLabel(base)).toMatchInlineSnapshot(`
 "Route map. Printed picture moved by hand onto soft wood: pine, cedar, lime.

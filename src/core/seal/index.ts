@@ -1,3 +1,4 @@
+export { sealDates, type SealDate, type SealDateCode, type SealTimes } from './dates';
 export {
   defaultSealer,
   sealClock,

@@ -28,7 +28,6 @@ export type * from './answers';
 export { letteringOf } from './picture';
 export {
   PAINT_AGES,
-  WEAR_PLACES,
   applyPatch,
   dueAt,
   type Draw,
@@ -44,8 +43,6 @@ export {
   type ShopOrder,
   type StepDone,
   type TryOn,
-  type Wear,
-  type WearPlace,
 } from './job';
 export {
   PREP_CODES,
@@ -72,6 +69,7 @@ export type {
 export { measuredSteps } from './keep';
 export { isRubbed, passDryAt } from './rub';
 export { isSealed } from './seal';
+export { sealDatesOf } from './seal-dates';
 export type { PrepStep } from './surface/preparation';
 export { asksPaintAge } from './surface/preparation';
 export { motifKey } from './surface/placement';

@@ -20,7 +20,7 @@ import type {
   UseId,
 } from '@/core/craft';
 import type { Prices } from '@/core/journal';
-import type { RepairId } from '@/core/mend';
+import type { RepairId, Wear } from '@/core/mend';
 import type { LookWanted } from '@/core/method';
 import type { Crop, CropRatio, Layer } from '@/core/picture';
 import type { Tone } from '@/core/raster';
@@ -208,14 +208,6 @@ export interface Job {
   /** Faults that were looked into, oldest first. */
   faults: { notes: FaultNote[] };
   keep: { photoId: string | null; rating: number | null; notes: string; careText: string | null; prices: Prices };
-}
-
-export const WEAR_PLACES = ['edges', 'corners', 'all-over'] as const;
-export type WearPlace = (typeof WEAR_PLACES)[number];
-/** Share of the print that is to be worn off, 0–1. */
-export interface Wear {
-  share: number;
-  where: WearPlace;
 }
 
 /** What was seen on it, what it was put down to, and what was pressed. */

@@ -10,6 +10,7 @@ import { Gathering, useSchedule, type Schedule } from '@/features/agenda';
 import { saveCalendar } from '@/features/sheets/save-file';
 import { Answer, ChoiceField, clockTime, dayName, span, useClock, useNow } from '@/ui';
 import { calendarOf } from './calendar-of';
+import { DatesPart } from './dates-part';
 import { HoursPart } from './hours-part';
 import { LatePart } from './late-part';
 import { StepPart } from './step-part';
@@ -89,7 +90,9 @@ function Ahead({ schedule }: { schedule: Schedule }) {
               variant="outlined"
               startIcon={<CalendarArrowDown size={16} />}
               data-testid="calendar-out"
-              onClick={() => void saveCalendar(calendarOf(schedule), agenda.revision, clock(), 'fobbet-plan.ics')}
+              onClick={() =>
+                void saveCalendar(calendarOf(schedule, clock()), agenda.revision, clock(), 'fobbet-plan.ics')
+              }
             >
               Calendar file
             </Button>
@@ -118,6 +121,7 @@ function Ahead({ schedule }: { schedule: Schedule }) {
         <StepPart schedule={schedule} entry={entry} onPin={pin} onClose={() => setChosen(null)} />
         <LatePart schedule={schedule} />
         <HoursPart schedule={schedule} />
+        <DatesPart schedule={schedule} />
       </div>
     </main>
   );

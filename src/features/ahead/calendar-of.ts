@@ -1,9 +1,31 @@
 import type { Schedule } from '@/features/agenda';
 import type { CalendarEntry } from '@/storage';
-import { lowerFirst, stepTitle } from '@/words';
+import { lowerFirst, sealDateEntry, stepTitle } from '@/words';
+import { datesAhead } from './dates-ahead';
 
-/** One event for each step of the plan; its id stays the same however often it is placed anew. */
-export const calendarOf = ({ entries, agenda }: Pick<Schedule, 'entries' | 'agenda'>): CalendarEntry[] =>
+type Planned = Pick<Schedule, 'entries' | 'agenda' | 'pieces'>;
+
+/** A day that is kept, in the calendar: no work, a quarter of an hour. */
+const DATE_MINUTES = 15;
+
+/** One event for each step of the plan and each day to keep; ids stay the same however often they are placed anew. */
+export const calendarOf = (schedule: Planned, now: number): CalendarEntry[] => [
+  ...stepsOf(schedule),
+  ...datesAhead(schedule, now)
+    .filter(({ at }) => at > now)
+    .map((date) => {
+      const { title, how } = sealDateEntry(date);
+      return {
+        id: `${date.piece.id}-seal-${date.code}`,
+        title: `${date.piece.name}: ${title}`,
+        description: how,
+        startsAt: date.at,
+        minutes: DATE_MINUTES,
+      };
+    }),
+];
+
+const stepsOf = ({ entries, agenda }: Planned): CalendarEntry[] =>
   entries.flatMap(({ key, piece, step, startAt }) =>
     startAt === null
       ? []

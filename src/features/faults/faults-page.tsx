@@ -1,7 +1,7 @@
 'use client';
 import { MenuItem, TextField } from '@mui/material';
 import { useRouter, useSearchParams } from 'next/navigation';
-import { useEffect, useMemo, useState } from 'react';
+import { useMemo, useState } from 'react';
 import { faultEvidence, proposedSigns, weighFaults, type Observed } from '@/core/faults';
 import { readKept } from '@/core/inspect';
 import type { FaultSignId } from '@/core/craft';
@@ -22,19 +22,20 @@ export function FaultsPage() {
   const router = useRouter();
   const id = useSearchParams().get('piece');
   const of = planned.find(({ piece }) => piece.id === id) ?? null;
-  const [observed, setObserved] = useState(NOTHING);
+  const [noted, setNoted] = useState({ on: id, observed: NOTHING });
   // What was seen on one piece is not seen on the next.
-  useEffect(() => setObserved(NOTHING), [id]);
+  const observed = noted.on === id ? noted.observed : NOTHING;
+  const setObserved = (next: Observed) => setNoted({ on: id, observed: next });
   const evidence = useMemo(() => (of ? faultEvidence(of.piece, of.plan) : []), [of]);
   const finding = useMemo(() => weighFaults(observed, evidence), [observed, evidence]);
   const proposed = useMemo(() => proposedOf(of), [of]);
   if (!whole && id !== null && !of) return <main className={css.page} aria-busy="true" />;
   const toggle = (sign: FaultSignId) =>
-    setObserved(({ seen, notSeen, answers }) => ({
-      seen: seen.includes(sign) ? seen.filter((one) => one !== sign) : [...seen, sign],
-      notSeen: notSeen.filter((one) => one !== sign),
-      answers,
-    }));
+    setObserved({
+      ...observed,
+      seen: observed.seen.includes(sign) ? observed.seen.filter((one) => one !== sign) : [...observed.seen, sign],
+      notSeen: observed.notSeen.filter((one) => one !== sign),
+    });
   return (
     <main className={css.page}>
       <div className={css.signs}>

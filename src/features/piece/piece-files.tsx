@@ -20,14 +20,14 @@ const PurgeDialog = dynamic(() => import('@/features/shell/purge-dialog').then((
 
 /** Out with a piece: its bundle, its times as a calendar file, or the piece itself. */
 export function PieceFiles() {
-  const { piece, plan } = useOpenPiece();
+  const { piece, plan, now } = useOpenPiece();
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
   const [purging, setPurging] = useState(false);
   const notice = useNotice();
   const report = useReport();
   const clock = useClock();
   const router = useRouter();
-  const entries = calendarEntries(piece, plan);
+  const entries = calendarEntries(piece, plan, now);
   const exportBundle = async (give: (blob: Blob, name: string) => unknown) => {
     const stored = await storedPictures(database(), picturesOf(piece));
     const missing = picturesOf(piece).length - stored.length;

@@ -1,7 +1,7 @@
 'use client';
 import { Button, Dialog, DialogActions, DialogContent, DialogTitle } from '@mui/material';
 import { useState } from 'react';
-import { BINDERS, PRINTS, SEALERS } from '@/core/craft';
+import { BINDERS, PIGMENTS, PRINTS, SEALERS } from '@/core/craft';
 import { ITEM_BOUNDS, ITEM_KINDS, UNIT_OF, type ItemKind, type Piece, type StashItem } from '@/records';
 import { leftOf } from '@/storage';
 import { LabelFields } from '@/features/at-hand';
@@ -20,7 +20,7 @@ import {
   DateField,
 } from '@/ui';
 import { KIND_NAMES } from './kinds';
-import { BINDER_WORDS, PRINT_WORDS, SEALER_WORDS } from '@/words';
+import { BINDER_WORDS, PIGMENT_NAMES, PRINT_WORDS, SEALER_WORDS, upperFirst } from '@/words';
 
 const MATERIALS: Readonly<Partial<Record<ItemKind, readonly { id: string; name: string }[]>>> = {
   binder: BINDERS.filter(({ wet, washesOut }) => wet && !washesOut).map(({ id }) => ({
@@ -31,6 +31,7 @@ const MATERIALS: Readonly<Partial<Record<ItemKind, readonly { id: string; name: 
     id,
     name: SEALER_WORDS[id].name,
   })),
+  paint: PIGMENTS.map(({ id }) => ({ id, name: upperFirst(PIGMENT_NAMES[id]) })),
   paper: PRINTS.map(({ id }) => ({ id, name: PRINT_WORDS[id].name })),
 };
 

@@ -1,5 +1,6 @@
 import Joi from 'joi';
-import { WEAR_PLACES, type Job, type Wear } from '@/core/stations';
+import type { Wear } from '@/core/mend';
+import type { Job } from '@/core/stations';
 import { colour, figure, instant, item, list, maybe, oneOf, section } from '../fields';
 
 type Mend = Job['mend'];
@@ -9,6 +10,6 @@ export const newMend = (): Mend => ({ done: [], finishedAt: null, wear: null, gl
 export const MEND_SECTION: Joi.ObjectSchema<Mend> = section<Mend>({
   done: list(Joi.string().max(40), 40),
   finishedAt: maybe(instant()),
-  wear: maybe(item<Wear>({ share: figure(0, 0.5), where: oneOf(...WEAR_PLACES) })),
+  wear: maybe(item<Wear>({ share: figure(0, 0.5), where: oneOf('edges', 'corners', 'all-over') })),
   glaze: maybe(colour()),
 });

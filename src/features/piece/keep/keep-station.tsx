@@ -4,6 +4,7 @@ import { Fragment, useCallback } from 'react';
 import type { Comparison, CostLine } from '@/core/journal';
 import { formatDuration } from '@/core/measure';
 import { stageOptics } from '@/core/render';
+import { sealDatesOf } from '@/core/stations';
 import type { StoredPicture } from '@/records';
 import { useNotice } from '@/features/shell';
 import { useObjectUrl, useStoredPicture } from '@/features/shelf';
@@ -19,6 +20,7 @@ import {
   WritingField,
   dated,
   longDate,
+  useClock,
   useUnits,
   TextButton,
 } from '@/ui';
@@ -28,6 +30,7 @@ import { MissingList } from '../missing-list';
 import { useOpenPiece } from '../piece-context';
 import { StationLayout } from '../station-layout';
 import { useTakePicture } from '../use-take-picture';
+import { saveCareCard } from './save-care-card';
 import { PicturePick } from '../picture/picture-pick';
 import css from './keep.module.css';
 import { CAUSE_WORDS, FAULT_REMEDY_WORDS, careLabel } from '@/words';
@@ -244,7 +247,8 @@ function FaultNotes() {
 
 /** The care label's text, computed until the person writes their own. */
 function CareLabel() {
-  const { piece, plan, change } = useOpenPiece();
+  const { piece, plan, change, now } = useOpenPiece();
+  const clock = useClock();
   const notice = useNotice();
   if (!plan.surface.record || !plan.method.binder) return null;
   const on = (at: number | null | undefined) => (at ? longDate(at) : null);
@@ -256,6 +260,7 @@ function CareLabel() {
     use: piece.seal.use,
     lightUseOn: on(plan.seal.clock?.lightUseAt),
     fullCureOn: on(plan.seal.clock?.fullCureAt),
+    firstWashOn: on(sealDatesOf(piece, plan, now).find(({ code }) => code === 'first-wash')?.at),
   });
   const text = piece.keep.careText ?? computed;
   const copy = () =>
@@ -276,6 +281,14 @@ function CareLabel() {
       <NextRow apart>
         <Button size="small" variant="outlined" onClick={copy}>
           Copy
+        </Button>
+        <Button
+          size="small"
+          variant="outlined"
+          onClick={() => void saveCareCard(piece, text, new Date(clock()))}
+          data-testid="care-card"
+        >
+          As a small card, PDF
         </Button>
         {piece.keep.careText !== null && (
           <Button size="small" onClick={() => change('keep', { careText: null }, 'care label as computed')}>

@@ -1,10 +1,12 @@
 'use client';
 import { Button } from '@mui/material';
 import { StationCautions, StationTools } from '../station-cautions';
-import { REPAIR_WORDS } from '@/words';
+import { REPAIR_WORDS, counted } from '@/words';
+import { sum } from '@/core/shared';
 import type { Repair } from '@/core/mend';
 import { passDryAt } from '@/core/stations';
 import { stageOptics } from '@/core/render';
+import type { RectMm } from '@/core/shape';
 import { Answer, NextRow, Note, Part, TickRow, clockTime, TextButton } from '@/ui';
 import { LandingDrawing } from '../drawings/landing';
 import { InspectPart } from '../inspect';
@@ -14,9 +16,19 @@ import { NextLink } from '../next-link';
 import { useOpenPiece } from '../piece-context';
 import { StationLayout } from '../station-layout';
 import { useStepDone } from '../use-step-done';
+import { FromPhotoPart } from './from-photo-part';
+import { LooksPart } from './looks-part';
+import { MendOverlay } from './mend-overlay';
+import { useEdgeColour } from './use-edge-colour';
+import { useHoles } from './use-holes';
+
+/** A rim this share of the smaller side hides an edge, within what a sponge lays. */
+const RIM = { share: 0.025, leastMm: 3, mostMm: 12 };
+const rimWidth = ({ widthMm, heightMm }: RectMm): number =>
+  Math.min(RIM.mostMm, Math.max(RIM.leastMm, RIM.share * Math.min(widthMm, heightMm)));
 
 export function MendStation() {
-  const { piece, plan, change, now } = useOpenPiece();
+  const { piece, plan, previewUrl, change, now } = useOpenPiece();
   const steps = useStepDone();
   const done = new Set(piece.mend.done);
   const expected = plan.mend.repairs.filter((repair) => repair.expected);
@@ -25,6 +37,13 @@ export function MendStation() {
   const finished = piece.mend.finishedAt !== null;
   const dryAt = passDryAt(piece, plan);
   /** Paper is rubbed off it, so that haze and loss can be seen. */
+  const read = useHoles();
+  const { blank, print } = plan.surface;
+  const edge = useEdgeColour(previewUrl, print?.crop ?? piece.picture.crop);
+  const rim =
+    edge && print && plan.mend.repairs.some(({ id }) => id === 'rim')
+      ? { colour: edge, widthMm: rimWidth(print.rect) }
+      : null;
   const isRead = plan.method.school?.removal === 'rub' && piece.lay.laidAt !== null;
   const row = (repair: Repair) => (
     <TickRow
@@ -55,14 +74,34 @@ export function MendStation() {
         <LandingDrawing
           optics={stageOptics('hazy')}
           painted={done.has('trace')}
-          caption="Rubbed and dry, before the sealer."
+          caption={
+            read && read.holes.length > 0
+              ? 'Rubbed and dry: holes by their numbers, from the last photo.'
+              : 'Rubbed and dry, before the sealer.'
+          }
+          overlay={() =>
+            blank && print ? (
+              <MendOverlay
+                read={finished ? null : read}
+                wear={piece.mend.wear}
+                glaze={piece.mend.glaze}
+                rim={done.has('rim') ? rim : null}
+                print={print.rect}
+                blank={blank}
+                groundColour={plan.surface.groundColour}
+                seed={piece.surface.grain.seed}
+              />
+            ) : null
+          }
         />
       }
     >
       <Answer>{answer()}</Answer>
       {isRead && <InspectPart />}
+      {read && <FromPhotoPart read={read} />}
       {expected.length > 0 && <Part title="Usual on this piece">{expected.map(row)}</Part>}
       {ifSeen.length > 0 && <Part title="If you see it, or like it">{ifSeen.map(row)}</Part>}
+      {plan.mend.repairs.length > 0 && <LooksPart read={read} rim={rim} />}
       {plan.mend.repairs.length > 0 && (
         <NextRow>
           {finished ? (
@@ -98,6 +137,9 @@ export function MendStation() {
     if (plan.mend.repairs.length === 0) return 'What can be mended follows from the surface and the method.';
     if (finished) return 'Mended.';
     if (dryAt !== null && now < dryAt) return `Let it dry until ${clockTime(dryAt, now)}: faults show only when dry.`;
+    if (read?.stop) return 'More is gone than mends well: see the ways out.';
+    if (read && read.holes.length > 0)
+      return `${counted(read.holes.length, 'hole', 'holes')} to paint in, about ${Math.round(sum(read.holes.map(({ minutes }) => minutes)))} min of hands.`;
     if (left.length === 0) return 'Look it over once more, then seal.';
     return `${left.length === 1 ? 'One thing is' : `${left.length} things are`} usual here: ${REPAIR_WORDS[left[0]!.id].inText} first.`;
   }

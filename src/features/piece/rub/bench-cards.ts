@@ -1,8 +1,10 @@
 import { recipeStepOf } from '@/core/craft';
 import type { HandStep } from '@/core/craft';
 import { formatDuration } from '@/core/measure';
+import { judgePiece, readKept } from '@/core/inspect';
 import type { RubPlan, WorkMap } from '@/core/rub';
-import { HAND_STEPS, WATER_WORDS, lowerFirst, sectionPlace, stepTitle } from '@/words';
+import type { Job } from '@/core/stations';
+import { HAND_STEPS, WATER_WORDS, areaWords, lowerFirst, sectionPlace, stepTitle, type Wording } from '@/words';
 import { card, cardTimer, type BenchCard, type BenchCards } from '../station-feature';
 
 /** Of a peel's hand steps, those before the rolling. */
@@ -46,9 +48,28 @@ function rubbingCards(pass: RubPlan['passes'][number], map: WorkMap | null): Ben
   });
 }
 
+/** Where the last photo is of the piece as it stands and names areas, those alone are rubbed; null where it does not. */
+function areaCards({ rub: { readings, done } }: Job, units: Wording): BenchCard[] | null {
+  const last = readings.at(-1);
+  if (!last || last.pass !== done.length) return null;
+  const { areas, decision } = judgePiece(readKept(last));
+  const hazy = areas.filter(({ kind }) => kind === 'haze');
+  if (decision !== 'areas' || hazy.length === 0) return null;
+  return hazy.slice(0, MOST_AREAS).map((area, at) => {
+    const minutes = Math.max(1, Math.round(area.minutes));
+    return card(
+      `area-${at + 1}`,
+      `Only here: ${areaWords(area, units)}. ${ROLL} Leave the rest alone.`,
+      `${at + 1} of ${Math.min(MOST_AREAS, hazy.length)}, ${minutes} min`,
+      cardTimer(`Rub area ${at + 1}`, minutes),
+    );
+  });
+}
+
+const MOST_AREAS = 8;
 const MOSTLY = 0.5;
 
-export const rubCards: BenchCards = ({ step, title, wait }, _, plan) => {
+export const rubCards: BenchCards = ({ step, title, wait }, job, plan, units) => {
   const {
     rub: { rubbing },
     method: { school },
@@ -73,7 +94,7 @@ export const rubCards: BenchCards = ({ step, title, wait }, _, plan) => {
       `${pass.dampenMinutes} min`,
       cardTimer('Let it soften', pass.dampenMinutes),
     ),
-    ...rubbingCards(pass, plan.rub.map),
+    ...(areaCards(job, units) ?? rubbingCards(pass, plan.rub.map)),
     card(
       'dry',
       last

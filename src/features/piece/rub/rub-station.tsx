@@ -1,6 +1,6 @@
 'use client';
 import { Button } from '@mui/material';
-import { Fragment, useId, useState } from 'react';
+import { Fragment, useId, useMemo, useState } from 'react';
 import { StationCautions, StationTools } from '../station-cautions';
 import {
   BINDER_WORDS,
@@ -34,7 +34,7 @@ import {
   TextButton,
 } from '@/ui';
 import { LandingDrawing, opticsNow } from '../drawings/landing';
-import { InspectPart } from '../inspect';
+import { InspectPart, readingAnswer } from '../inspect';
 import { MissingList } from '../missing-list';
 import { FaultsLink } from '../faults-link';
 import { NextLink } from '../next-link';
@@ -63,6 +63,8 @@ export function RubStation() {
   const dryAt = passDryAt(piece, plan);
   const early = plan.cure.clock !== null && done === 0 && now < plan.cure.clock.earliestAt;
   const finished = isRubbed(piece, plan);
+  /** What the last photo asks for, where it is of the piece as it stands. */
+  const read = useMemo(() => readingAnswer(rub.readings, done), [rub.readings, done]);
 
   const tick = (minutes: number) => steps.done({ kind: 'pass', number: done + 1 }, `pass ${done + 1}`, minutes);
   const untick = () => steps.revoke({ kind: 'pass', number: done }, `pass ${done} not done`);
@@ -265,6 +267,7 @@ export function RubStation() {
       return piece.lay.laidAt === null
         ? `${total} passes, about ${planned.minutesTotal} min of rubbing.`
         : `Rub the first of ${total} passes: about ${next?.minutes} min.`;
+    if (read !== null) return read;
     if (dryAt !== null && now < dryAt)
       return `Let it dry until ${clockTime(dryAt, now)}, ${span(dryAt - now)}, then look for haze.`;
     return `Look for milky patches, then rub pass ${done + 1} of ${total}.`;

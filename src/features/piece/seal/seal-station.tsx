@@ -3,7 +3,7 @@ import { Button } from '@mui/material';
 import { SEALERS, SHEENS } from '@/core/craft';
 import { isSealed } from '@/core/stations';
 import { StationCautions, StationTools } from '../station-cautions';
-import { SEALER_WORDS, SHEEN_WORDS, sealerReasons } from '@/words';
+import { SEALER_WORDS, SHEEN_WORDS, SPRAY_WORDS, sealerReasons } from '@/words';
 import { formatDuration } from '@/core/measure';
 import { stageOptics } from '@/core/render';
 import {
@@ -36,6 +36,8 @@ import { NextLink } from '../next-link';
 import { useOpenPiece } from '../piece-context';
 import { StationLayout } from '../station-layout';
 import { useStepDone } from '../use-step-done';
+import { DatesPart } from './dates-part';
+import { SheensPart } from './sheens-part';
 import css from './seal.module.css';
 
 export function SealStation() {
@@ -135,35 +137,12 @@ export function SealStation() {
               Take the last back
             </TextButton>
           </NextRow>
-          {times && times.touchAt !== null && (
-            <dl className={css.times} data-testid="seal-times">
-              {times.nextCoatAt !== null && (
-                <div>
-                  <dt>next coat</dt>
-                  <dd>{clockTime(times.nextCoatAt, now)}</dd>
-                </div>
-              )}
-              <div>
-                <dt>to the touch</dt>
-                <dd>{clockTime(times.touchAt, now)}</dd>
-              </div>
-              {times.lightUseAt !== null && (
-                <div>
-                  <dt>light use</dt>
-                  <dd>{dayName(times.lightUseAt, now)}</dd>
-                </div>
-              )}
-              {times.fullCureAt !== null && (
-                <div>
-                  <dt>fully hard</dt>
-                  <dd>{dayName(times.fullCureAt, now)}</dd>
-                </div>
-              )}
-            </dl>
-          )}
         </Part>
       )}
+      <DatesPart />
+      <SheensPart />
       <Because reasons={reasons} />
+      {planned?.sealer.sprayed && <Note>{SPRAY_WORDS}</Note>}
       <Part title="Change">
         <Fields>
           <Wide>

@@ -1,0 +1,127 @@
+'use client';
+import { useMemo, useState } from 'react';
+import { mixesFor, wornShare } from '@/core/advice';
+import { frameStrips, type Wear, type WearPlace } from '@/core/mend';
+import { baseCoatById } from '@/core/craft';
+import { useStash } from '@/features/at-hand';
+import { ChoiceField, Fields, LengthField, Note, Part, PercentField, TextButton, useUnits } from '@/ui';
+import { WEAR_NAMES, mixWords } from '@/words';
+import { ColourField } from '../surface/colour-field';
+import { useOpenPiece } from '../piece-context';
+import type { ReadHoles } from './use-holes';
+
+const PLACES: readonly WearPlace[] = ['edges', 'corners', 'all-over'];
+const FIRST_WEAR: Wear = { share: 0.03, where: 'edges' };
+const FIRST_STAIN = '#5a3b22';
+const STRIP_MM = 20;
+
+/** What is a matter of taste: wear on purpose, a rim, a stain or glaze, strips for a frame. Each drawn on the piece. */
+export function LooksPart({ read, rim }: { read: ReadHoles | null; rim: { colour: string; widthMm: number } | null }) {
+  const { piece, plan, change } = useOpenPiece();
+  const units = useUnits();
+  const [stripMm, setStripMm] = useState(STRIP_MM);
+  const { wear, glaze } = piece.mend;
+  const { record, blank, print } = plan.surface;
+  const ids = new Set(plan.mend.repairs.map(({ id }) => id));
+  const mayWear = ids.has('distress');
+  const mayStain = ids.has('stain');
+  const framed = blank !== null && blank.layout.kind === 'plain' && blank.isFullRectangle && record?.class !== 'fabric';
+  if (!mayWear && !mayStain && !framed && !rim) return null;
+  const setWear = (patch: Partial<Wear>) =>
+    change('mend', { wear: { ...(wear ?? FIRST_WEAR), ...patch } }, 'wear on purpose');
+  return (
+    <Part title="If you like it so">
+      {mayWear && (
+        <Fields>
+          <PercentField
+            label="Worn on purpose"
+            value={wear ? wear.share * 100 : null}
+            onCommit={(percent) =>
+              percent === null || percent <= 0
+                ? change('mend', { wear: null }, 'no wear')
+                : setWear({ share: Math.min(50, percent) / 100 })
+            }
+            hint="of the print; clear for none"
+            testId="wear"
+          />
+          {wear && (
+            <ChoiceField
+              label="Where"
+              value={wear.where}
+              options={PLACES.map((id) => ({ id, name: WEAR_NAMES[id] }))}
+              onCommit={(where) => setWear({ where })}
+            />
+          )}
+        </Fields>
+      )}
+      {wear && print && <Note>{wearWords(wear, print.areaMm2)}</Note>}
+      {rim && <RimNote rim={rim} />}
+      {mayStain && (
+        <Fields>
+          <ColourField
+            label="Stain after the transfer"
+            value={glaze ?? FIRST_STAIN}
+            onCommit={(colour) => change('mend', { glaze: colour }, 'stain')}
+          />
+          {glaze && <TextButton onClick={() => change('mend', { glaze: null }, 'no stain')}>Without stain</TextButton>}
+        </Fields>
+      )}
+      {glaze && (
+        <Note>
+          Bare wood takes it and darkens, the picture does not: wipe it on with the grain and off again at once.{' '}
+          {baseCoatById(piece.surface.baseCoat).wash && 'Over a wash it takes less. '}Oily rags can heat themselves: dry
+          them flat, or put them into water.
+        </Note>
+      )}
+      {framed && blank && (
+        <>
+          <Fields>
+            <LengthField
+              label="Frame strips, how wide"
+              value={stripMm}
+              onCommit={(mm) => setStripMm(mm ?? STRIP_MM)}
+              minMm={4}
+              maxMm={200}
+              testId="strip"
+            />
+          </Fields>
+          <Note>{frameWords()}</Note>
+        </>
+      )}
+    </Part>
+  );
+
+  function frameWords(): string {
+    const { across, down, stockMm } = frameStrips(blank!, stripMm);
+    return `Two strips of ${units.length(across.outerMm)} and two of ${units.length(down.outerMm)}, tip to tip, mitred at 45°; inside they are ${units.length(across.innerMm)} and ${units.length(down.innerMm)}. Buy ${units.length(stockMm)} of stock: the saw takes some.`;
+  }
+
+  function wearWords({ share, where }: Wear, areaMm2: number): string {
+    const wanted = `${units.area(share * areaMm2)} ${WEAR_NAMES[where]}, drawn as specks: 320 grit or steel wool, dry, with a mask.`;
+    if (!read) return wanted;
+    const now = wornShare(read.reading);
+    const more = Math.max(0, share - now.share);
+    return `${wanted} The last photo shows ${(now.share * 100).toFixed(1)} % worn, ${Math.round(now.atEdges * 100)} % of that at the edges: ${more > 0 ? `${units.area(more * areaMm2)} more to go.` : 'it is there already.'}`;
+  }
+}
+
+function RimNote({ rim: { colour, widthMm } }: { rim: { colour: string; widthMm: number } }) {
+  const units = useUnits();
+  const {
+    atHand: { pigments },
+  } = useStash();
+  const mix = useMemo(
+    () =>
+      mixesFor(
+        [{ number: 1, areaCm2: 1, minutes: 0, colour, box: { xMm: 0, yMm: 0, widthMm: widthMm, heightMm: widthMm } }],
+        pigments,
+      )[0],
+    [colour, widthMm, pigments],
+  );
+  return mix ? (
+    <Note>
+      A rim of {units.length(widthMm)} in the picture’s own edge colour hides its edge: {mixWords(mix)}, sponged
+      outward.
+    </Note>
+  ) : null;
+}

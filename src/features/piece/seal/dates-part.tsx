@@ -1,0 +1,29 @@
+'use client';
+import { sealDatesOf } from '@/core/stations';
+import { Part, clockTime, dayName } from '@/ui';
+import { sealDateName, upperFirst } from '@/words';
+import { useOpenPiece } from '../piece-context';
+import css from './seal.module.css';
+
+/** What happens when, from the next coat to the day it is hard. */
+export function DatesPart() {
+  const { piece, plan, now } = useOpenPiece();
+  const dates = sealDatesOf(piece, plan, now).filter(({ at }) => at >= now - DAY_MS);
+  if (dates.length === 0) return null;
+  return (
+    <Part title={piece.seal.coatsAt.length > 0 ? 'When it may be what' : 'If it is sealed as soon as it may'}>
+      <dl className={css.times} data-testid="seal-times">
+        {dates.map((date) => (
+          <div key={`${date.code} ${date.number}`}>
+            <dt>{upperFirst(sealDateName(date))}</dt>
+            <dd>{SHORT.has(date.code) ? clockTime(date.at, now) : dayName(date.at, now)}</dd>
+          </div>
+        ))}
+      </dl>
+    </Part>
+  );
+}
+
+const DAY_MS = 86_400_000;
+/** Told by the hour; the others by the day. */
+const SHORT = new Set(['coat', 'touch', 'hang']);

@@ -1,0 +1,73 @@
+'use client';
+import { useMemo } from 'react';
+import { Button } from '@mui/material';
+import { hazeLeft, sheenFor, sheenViews, type SheenView } from '@/core/advice';
+import { LookCanvas, landingOrder } from '@/features/look';
+import { Note, Part } from '@/ui';
+import { SHEEN_ADVICE, SHEEN_WORDS } from '@/words';
+import { useOpenPiece } from '../piece-context';
+import css from './seal.module.css';
+
+const SHOWN_PX = 190;
+const FILLS_SHARE = 0.98;
+
+/** The piece under each sheen, side by side, with the haze that the last photo leaves in sight. */
+export function SheensPart() {
+  const { piece, plan, change } = useOpenPiece();
+  const { blank, print } = plan.surface;
+  const left = useMemo(() => hazeLeft(piece), [piece]);
+  if (!blank || !print || plan.seal.sealing?.sealer.bare) return null;
+  const lip = print.areaMm2 < FILLS_SHARE * blank.areaMm2 && plan.method.binder?.wholeSurface === false;
+  const advised = sheenFor(left, lip);
+  return (
+    <Part title="Under each sheen">
+      <ul className={css.sheens}>
+        {sheenViews(left, lip).map((view) => (
+          <li key={view.sheen} data-chosen={view.sheen === plan.method.sheen}>
+            <Shown view={view} />
+            <b>{SHEEN_WORDS[view.sheen].name}</b>
+            <small>{sheenWords(view, left !== null)}</small>
+          </li>
+        ))}
+      </ul>
+      {advised && (
+        <Note>
+          {SHEEN_ADVICE[advised.reason]}{' '}
+          {advised.sheen !== plan.method.sheen && (
+            <Button
+              size="small"
+              variant="outlined"
+              onClick={() => change('seal', { sheen: advised.sheen, sealer: null }, 'sheen')}
+              data-testid="take-sheen"
+            >
+              Take {SHEEN_WORDS[advised.sheen].inText}
+            </Button>
+          )}
+        </Note>
+      )}
+      {!left && <Note>Read it from a photo at Rub, dry and wetted: then the haze that stays is drawn here too.</Note>}
+    </Part>
+  );
+}
+
+const sheenWords = ({ hazeInSight, showsLip }: SheenView, isRead: boolean): string =>
+  [
+    isRead && (hazeInSight < 0.01 ? 'no haze in sight' : `${Math.round(hazeInSight * 100)} % haze in sight`),
+    showsLip ? 'the edge shows' : 'the edge is hidden',
+  ]
+    .filter(Boolean)
+    .join(', ');
+
+function Shown({ view: { optics } }: { view: SheenView }) {
+  const { piece, plan, picture, moved } = useOpenPiece();
+  const { blank } = plan.surface;
+  const pxPerMm = blank ? Math.min(SHOWN_PX / blank.widthMm, SHOWN_PX / blank.heightMm) : 1;
+  const key = JSON.stringify([optics, pxPerMm, piece.picture, piece.surface, piece.method, plan.method.kept]);
+  const order = useMemo(
+    () => landingOrder({ job: piece, plan, picture, layers: moved, tone: piece.picture.tone, optics, pxPerMm }, true),
+    // The plan is made anew with every look at the clock: only what the drawing rests on counts.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+    [key, moved, picture?.id],
+  );
+  return <LookCanvas order={order} className={css.sheen ?? ''} />;
+}
