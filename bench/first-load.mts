@@ -15,6 +15,8 @@ const PATHS = [
   '/ahead',
   '/bench',
   '/stash',
+  '/faults',
+  '/kept',
   ...STATIONS.map((station) => `/piece/${PIECE}/${station}`),
 ];
 /** Longest quiet time of the network that counts as loaded. */

@@ -3,7 +3,7 @@
  * and of loss with the truth, what is judged, and the decision. `npx tsx bench/inspect.mts [COUNT] [FIRST SEED]`.
  */
 import sharp from 'sharp';
-import { readPiece } from '../src/core/inspect';
+import { judgePiece, readPiece } from '../src/core/inspect';
 import type { Rgba } from '../src/core/photo';
 import { GROUND_KINDS, halfRubbed, photograph, rolls, type ShotOrder } from '../src/testing/half-rubbed';
 import { expectedOf, trueCells } from '../src/testing/read-half-rubbed';
@@ -34,7 +34,17 @@ const mean = (values: (number | null)[]): number => {
   return told.reduce((sum, value) => sum + value, 0) / Math.max(1, told.length);
 };
 
-const results: Record<string, { haze: (number | null)[]; loss: (number | null)[]; judged: number[] }> = {};
+/** A wet test is right where a cell that is veiled is said to clear: all of this veil does. */
+const wetTest = { right: 0, all: 0 };
+/** Readings that said seal, and those of them that left too much. */
+const sealed = { said: 0, wrong: 0 };
+const VEILED = 0.1;
+const CLEARS = 0.7;
+
+const results: Record<
+  string,
+  { haze: (number | null)[]; loss: (number | null)[]; either: (number | null)[]; judged: number[] }
+> = {};
 const off: number[] = [];
 let missed = 0;
 const times: number[] = [];
@@ -61,7 +71,7 @@ for (let k = 0; k < COUNT; k++) {
     const read = readPiece(expectedOf(order, truth), { dry: photos.dry, wet: both ? photos.wet : null });
     times.push(performance.now() - from);
     const key = `${order.ground} ${both ? 'dry and wet' : 'dry'} ${order.marginMm === 0 ? 'to the edge' : 'with margin'}`;
-    const into = (results[key] ??= { haze: [], loss: [], judged: [] });
+    const into = (results[key] ??= { haze: [], loss: [], either: [], judged: [] });
     if (!read.ok) {
       missed++;
       console.log(`seed ${seed} ${key}: ${read.error.code} ${read.error.message}`);
@@ -84,6 +94,26 @@ for (let k = 0; k < COUNT; k++) {
     if (process.env.EACH) console.log(seed, key, 'haze', h?.toFixed(2), 'loss', l?.toFixed(2));
     into.haze.push(h);
     into.loss.push(l);
+    into.either.push(
+      overlap(
+        reading.haze.map((value, at) =>
+          value === null ? null : Number(value > 0.15 || (reading.kept[at] ?? 1) < 0.6),
+        ),
+        haze.map((value, at) => Number(value > 0.15 || kept[at] < 0.6)),
+        (value) => value === 1,
+      ),
+    );
+    const told = reading.haze.filter((value) => value !== null).length;
+    if (judgePiece(reading).decision === 'seal') {
+      sealed.said++;
+      const heavy = reading.haze.filter((value, at) => value !== null && haze[at] > 0.25).length;
+      if (heavy > told / 10) sealed.wrong++;
+    }
+    reading.clearsWet?.forEach((value, at) => {
+      if (value === null || haze[at] <= VEILED) return;
+      wetTest.all++;
+      if (value >= CLEARS) wetTest.right++;
+    });
     const carrying = reading.seen.filter((share) => share !== null).length;
     into.judged.push(reading.haze.filter((value) => value !== null).length / Math.max(1, carrying));
   }
@@ -94,10 +124,13 @@ off.sort((a, b) => a - b);
 console.log(
   `corners within 1 mm: ${(100 * within).toFixed(0)} %; median ${off[off.length >> 1].toFixed(2)} mm, 95th of a hundred ${off[Math.floor(off.length * 0.95)].toFixed(2)} mm`,
 );
-for (const [key, { haze, loss, judged }] of Object.entries(results).sort())
+for (const [key, { haze, loss, either, judged }] of Object.entries(results).sort())
   console.log(
-    `${key.padEnd(32)} haze ${mean(haze).toFixed(2)}  loss ${mean(loss).toFixed(2)}  judged ${mean(judged).toFixed(2)}`,
+    `${key.padEnd(32)} haze ${mean(haze).toFixed(2)}  loss ${mean(loss).toFixed(2)}  either ${mean(either).toFixed(2)}  judged ${mean(judged).toFixed(2)}`,
   );
+console.log(
+  `“seal” said ${sealed.said} times, ${sealed.wrong} wrongly; wet test right in ${((100 * wetTest.right) / Math.max(1, wetTest.all)).toFixed(1)} % of ${wetTest.all} veiled cells`,
+);
 times.sort((a, b) => a - b);
 console.log(
   `a reading takes ${times[times.length >> 1].toFixed(0)} ms in the middle, ${times.at(-1)?.toFixed(0)} at the most`,

@@ -35,6 +35,7 @@ for (const scheme of ['light', 'dark'] as const) {
       '/ahead',
       '/bench',
       '/stash',
+      '/faults?piece=demo-fern-marker',
       '/kept',
       '/piece/demo-crest-bucket/surface',
       '/piece/demo-route-map/picture',

@@ -31,5 +31,5 @@ await must(bin('tsx'), ['bench/inspect.mts', '200', '5001']);
 // What each page loads, what it does while nothing happens, how fast it answers, and what a slider's tick draws anew,
 // over the built program.
 await build();
-for (const part of ['first-load', 'renders', 'idle', 'answers', 'thousand'])
+for (const part of ['first-load', 'renders', 'idle', 'answers', 'thousand', 'inspect-browser'])
   await must(bin('tsx'), [`bench/${part}.mts`]);

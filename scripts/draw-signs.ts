@@ -45,7 +45,7 @@ const disc =
   (cx: number, cy: number, radius: number): Mask =>
   (x, y) =>
     soft(Math.hypot(x - cx, y - cy) - radius);
-const any =
+const together =
   (...masks: Mask[]): Mask =>
   (x, y) =>
     Math.max(...masks.map((mask) => mask(x, y)));
@@ -126,8 +126,8 @@ const DRAWINGS: Readonly<Record<FaultSignId, Drawing>> = {
       '<path d="M128 8 Q168 -14 214 4 L222 66 Q176 40 140 62 Z" fill="#ece9e2" stroke="#b9b4a8"/><path d="M140 62 Q176 40 222 66 L216 78 Q176 54 146 72 Z" fill="#7d6f5c" opacity=".35"/>',
     ),
   },
-  'holes-round': { lost: any(...ROUND.map(([x, y, radius]) => disc(x, y, radius))) },
-  'holes-long': { lost: any(...SMEARS.map(([x, y, long, wide, angle]) => stroke(x, y, long, wide, angle))) },
+  'holes-round': { lost: together(...ROUND.map(([x, y, radius]) => disc(x, y, radius))) },
+  'holes-long': { lost: together(...SMEARS.map(([x, y, long, wide, angle]) => stroke(x, y, long, wide, angle))) },
   veil: { veil: cloudy(34, 0.42, 11) },
   'spot-stays': { veil: stroke(112, 62, 24, 17, 0.2) },
   wrinkles: {
@@ -168,7 +168,7 @@ const DRAWINGS: Readonly<Record<FaultSignId, Drawing>> = {
     lost: (x, y) => clamp((16 * valueNoise(x / 15, y / 15, 5) - fromEdge(x, y)) / 3, 0, 1),
     over: inPrint('<path d="M0 0 L34 0 Q20 14 4 30 Z" fill="#e9e4da" stroke="#a89f90"/>'),
   },
-  chips: { on: PAINTED, lost: any(...CHIPS.map(polygon)) },
+  chips: { on: PAINTED, lost: together(...CHIPS.map(polygon)) },
   cloudy: { haze: 0.3, veil: (x, y) => 0.5 * cloudy(48, 0.4, 21)(x, y) },
 };
 

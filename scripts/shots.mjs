@@ -85,8 +85,8 @@ const VIEWS = [
   { name: 'method', path: '/piece/demo-viaduct/method', size: DESK },
   { name: 'sheet', path: '/piece/demo-departures-board/sheet', size: DESK },
   { name: 'tiles', path: '/piece/demo-route-map/sheet', size: DESK, press: ['[data-testid="next-page"]'], extra: true },
-  { name: 'print-together', path: '/pieces/print', size: DESK, settle: 5000 },
-  { name: 'fan', path: '/piece/demo-crest-bucket/sheet', size: DESK },
+  { name: 'print-together', path: '/pieces/print', size: DESK, settle: 5000, extra: true },
+  { name: 'fan', path: '/piece/demo-crest-bucket/sheet', size: DESK, extra: true },
   { name: 'wrap', path: '/piece/demo-viaduct/sheet', size: DESK, extra: true },
   { name: 'sheet-phone', path: '/piece/demo-departures-board/sheet', size: HAND, full: true, extra: true },
   {
@@ -106,7 +106,20 @@ const VIEWS = [
   { name: 'kept', path: '/kept', size: DESK, press: ['[data-testid="copy-out"]'] },
   { name: 'kept-phone', path: '/kept', size: HAND, full: true, extra: true },
   { name: 'rub', path: '/piece/demo-departures-board/rub', size: DESK },
-  { name: 'mend', path: '/piece/demo-fern-marker/mend', size: DESK, extra: true },
+  {
+    name: 'mend',
+    path: '/piece/demo-departures-board/mend',
+    size: DESK,
+    press: ['[data-testid="example-dry"]'],
+    settle: 12000,
+    scroll: '[data-testid="mixes"]',
+  },
+  {
+    name: 'faults',
+    path: '/faults?piece=demo-fern-marker',
+    size: DESK,
+    press: ['[data-testid="sign-holes-long"]', '[data-testid="sign-veil"]'],
+  },
   { name: 'seal', path: '/piece/demo-fern-marker/seal', size: DESK },
   { name: 'keep', path: '/piece/demo-fern-marker/keep', size: DESK },
   { name: 'cure-dark', path: '/piece/demo-departures-board/cure', size: DESK, dark: true, extra: true },
@@ -146,6 +159,7 @@ try {
         .catch(() => undefined);
     for (const selector of view.press ?? []) await page.locator(selector).first().click();
     await page.waitForTimeout(view.settle ?? 2500);
+    if (view.scroll) await page.locator(view.scroll).first().scrollIntoViewIfNeeded();
     await page.screenshot({ path: join(out, `${view.name}.png`), fullPage: view.full ?? false });
     await context.close();
   }

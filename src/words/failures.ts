@@ -153,7 +153,7 @@ const SENTENCES: Readonly<Record<FailureCode, Sentence>> = {
   'piece-unplanned': () =>
     'A photo is read against the picture on its blank: choose the picture and measure the blank first.',
   'piece-not-flat': () =>
-    'Photos are read of one flat face so far: boards, panels, rounds and stones. Vessels, wrapped canvases and rows of parts are looked over by eye.',
+    'A photo shows only the side of a vessel that is turned to it: look it over by eye, all the way round.',
   'shop-not-pdf': () => 'The copy shop could not read this file: it takes PDFs only.',
   'shop-too-large': () => 'The copy shop’s machine takes files up to 80 MB. Make the print in two parts, or smaller.',
   'shop-too-many-pages': ({ most, pages }) => `The copy shop takes up to ${most} pages at a time; these are ${pages}.`,

@@ -46,8 +46,8 @@ const WAYS: Readonly<Record<WayOut, string>> = {
 export const wayOutWords = ({ way, handsMinutes, waitHours }: StopPoint['ways'][number]): string =>
   `${WAYS[way]}: ${formatDuration(handsMinutes / 60)} of hands, ${formatDuration(waitHours)} of waiting.`;
 
-export const WEAR_NAMES: Readonly<Record<WearPlace, string>> = {
-  edges: 'along the edges',
-  corners: 'in the corners',
-  'all-over': 'all over',
+export const WEAR_NAMES: Readonly<Record<WearPlace, { name: string; where: string }>> = {
+  edges: { name: 'Edges', where: 'along the edges' },
+  corners: { name: 'Corners', where: 'in the corners' },
+  'all-over': { name: 'All over', where: 'all over' },
 };

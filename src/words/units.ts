@@ -20,11 +20,17 @@ const FT2_PER_M2 = 10.7639;
 const LITRES_PER_QUART = 0.946353;
 
 function areaText(mm2: number, system: UnitSystem): string {
-  if (system === 'metric') return `${Math.round(mm2 / MM2_PER_CM2)} cm²`;
+  if (system === 'metric') return `${smallFigure(mm2 / MM2_PER_CM2)} cm²`;
   const squareInches = mm2 / MM2_PER_IN2;
   return squareInches < 2 * IN2_PER_FT2
-    ? `${Math.round(squareInches)} sq in`
+    ? `${smallFigure(squareInches)} sq in`
     : `${Number((squareInches / IN2_PER_FT2).toFixed(1))} sq ft`;
+}
+
+/** Whole from ten on, tenths below; what is less than a tenth says so. */
+function smallFigure(value: number): string {
+  if (value >= 10 || value === 0) return `${Math.round(value)}`;
+  return value < 0.1 ? 'less than 0.1' : `${Number(value.toFixed(1))}`;
 }
 
 export const wordingIn = (system: UnitSystem): Wording => ({

@@ -2,9 +2,9 @@
 import { linearColour } from '@/core/colour';
 import { OPAQUE_WHITE, wettedShares } from '@/core/render';
 import { fail, ok, type Result } from '@/core/shared';
-import { ringsBox, type RectMm } from '@/core/shape';
+import { intersection, ringsBox, type RectMm } from '@/core/shape';
 import type { PiecePlan } from '@/core/stations';
-import type { ExpectedPiece } from './read-piece';
+import type { ExpectedPiece } from './expected-piece';
 
 export type InspectShapeCode = 'piece-unplanned' | 'piece-not-flat';
 
@@ -15,18 +15,23 @@ export function expectedBlank({ surface, method }: PiecePlan): Result<ExpectedBl
   const { print, blank, look, groundColour } = surface;
   if (!print || !blank || !look || print.formed.landed.length === 0)
     return fail('piece-unplanned', 'expected a picture on a measured blank');
-  if (blank.layout.kind !== 'plain') return fail('piece-not-flat', `expected one flat face, got ${blank.layout.kind}`);
-  const box = ringsBox(print.formed.landed);
+  if (blank.layout.kind === 'bent') return fail('piece-not-flat', 'expected a face that one photo shows, got a vessel');
+  // A photo from above shows the front of a wrapped canvas, not its sides.
+  const isWrapped = blank.layout.kind === 'sides';
+  const face = isWrapped ? blank.front : { xMm: 0, yMm: 0, widthMm: blank.widthMm, heightMm: blank.heightMm };
+  const box = intersection(ringsBox(print.formed.landed), face);
+  if (!box) return fail('piece-unplanned', 'expected a picture on the front');
   return ok({
     box,
-    margin: blank.isFullRectangle
-      ? {
-          leftMm: Math.max(0, box.xMm),
-          topMm: Math.max(0, box.yMm),
-          rightMm: Math.max(0, blank.widthMm - box.xMm - box.widthMm),
-          bottomMm: Math.max(0, blank.heightMm - box.yMm - box.heightMm),
-        }
-      : null,
+    margin:
+      blank.isFullRectangle || isWrapped
+        ? {
+            leftMm: Math.max(0, box.xMm - face.xMm),
+            topMm: Math.max(0, box.yMm - face.yMm),
+            rightMm: Math.max(0, face.xMm + face.widthMm - box.xMm - box.widthMm),
+            bottomMm: Math.max(0, face.yMm + face.heightMm - box.yMm - box.heightMm),
+          }
+        : null,
     ground: linearColour(groundColour),
     wetted: [...wettedShares(look)],
     white: method.binder?.base === 'white' ? linearColour(OPAQUE_WHITE) : null,

@@ -8,5 +8,6 @@ export {
   type Judgement,
 } from './judge';
 export { expectedBlank, type ExpectedBlank, type InspectShapeCode } from './expected';
-export { readPiece, type CellMap, type ExpectedPiece, type InspectCode, type PieceReading } from './read-piece';
+export { readPiece, type InspectCode, type PieceReading } from './read-piece';
 export { KEPT_LETTERS, MOST_KEPT_CELLS, isWholeReading, keepReading, readKept } from './kept-reading';
+export type { ExpectedPiece } from './expected-piece';

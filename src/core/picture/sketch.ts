@@ -8,7 +8,7 @@ import { lightnessFromLuminance, linearLight } from '@/core/colour';
 import type { SizePx } from './crop';
 import { frameMatrix, frameSize, type Turning } from './frame';
 
-export const SKETCH_SIDE = 32;
+const SKETCH_SIDE = 32;
 const FIELDS = SKETCH_SIDE * SKETCH_SIDE;
 const FIRST = 35;
 const STEPS = 56;

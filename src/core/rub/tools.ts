@@ -16,7 +16,7 @@ export interface SpotTool {
 
 const has = (map: WorkMap, kind: WorkMap['kinds'][number]) => map.kinds.includes(kind);
 
-export const SPOT_TOOLS: readonly SpotTool[] = [
+const SPOT_TOOLS: readonly SpotTool[] = [
   { spot: 'everywhere', tool: 'fingertip', applies: () => true },
   { spot: 'dark', tool: 'damp-cloth', applies: (map) => has(map, 'haze-stays') },
   { spot: 'even-light', tool: 'dry-fingertip', applies: (map) => has(map, 'feel-here') },

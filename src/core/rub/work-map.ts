@@ -10,7 +10,7 @@ import type { Blank, RectMm } from '@/core/shape';
 import { clamp, sum } from '@/core/shared';
 
 export type WorkKind = 'haze-stays' | 'feel-here';
-export const CORNERS = ['top-left', 'top-right', 'bottom-right', 'bottom-left'] as const;
+const CORNERS = ['top-left', 'top-right', 'bottom-right', 'bottom-left'] as const;
 export type Corner = (typeof CORNERS)[number];
 /** Where toner goes before anywhere else. */
 export type GoesFirst = 'edges' | 'corners' | 'knots' | 'grain' | 'weave' | 'hollows' | 'folds' | 'openings' | 'rims';

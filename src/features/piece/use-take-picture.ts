@@ -1,10 +1,9 @@
 'use client';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import type { StoredPicture } from '@/records';
-import { newId, useNotice, useReport } from '@/features/shell';
+import { storedFrom, useNotice, useReport } from '@/features/shell';
 import { REMARK_WORDS } from '@/words';
 import { inspectPicture } from '@/workers/picture/client';
-import type { InspectedPicture } from '@/workers/picture/protocol';
 import type { Running } from '@/workers/running';
 
 export interface PictureTaking {
@@ -14,17 +13,6 @@ export interface PictureTaking {
   take: (file: File) => void;
   cancel: () => void;
 }
-
-/** A picture as it is kept, under a new id. */
-export function storedFrom(found: InspectedPicture, name: string, bytes: number): StoredPicture {
-  const { type, sha256, widthPx, heightPx, paleShare, darkShare, sketch, file, preview } = found;
-  return {
-    ...{ id: newId(), name: name.slice(0, LONGEST_NAME), type, bytes, sha256 },
-    ...{ widthPx, heightPx, paleShare, darkShare, sketch, file, preview },
-  };
-}
-
-const LONGEST_NAME = 255;
 
 /** Reads a picture file in a worker and hands it on, or says why it can't. Nothing is changed until it is whole. */
 export function useTakePicture(onTaken: (picture: StoredPicture) => void): PictureTaking {
@@ -56,7 +44,7 @@ export function useTakePicture(onTaken: (picture: StoredPicture) => void): Pictu
         report(result);
         if (!result.ok) return;
         for (const remark of result.value.remarks) notice({ text: REMARK_WORDS[remark] });
-        onTaken(storedFrom(result.value, file.name, file.size));
+        onTaken(storedFrom(result.value, { name: file.name, bytes: file.size }));
       });
     },
     [finish, report, notice, onTaken],

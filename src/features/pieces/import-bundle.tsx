@@ -3,7 +3,7 @@ import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { type Failure, type Result, fail, ok } from '@/core/shared';
 import type { Piece, StoredPicture } from '@/records';
-import { newId, useNotice, useReport } from '@/features/shell';
+import { newId, useNotice, useReport, storedFrom } from '@/features/shell';
 import { addPieces, apart, database, type BundledPicture } from '@/storage';
 import { FileButton } from '@/ui';
 import type { FailureCode } from '@/words';
@@ -76,6 +76,5 @@ async function restorePicture({ record, bytes }: BundledPicture): Promise<Result
           : error,
     };
   }
-  const { type, widthPx, heightPx, paleShare, darkShare, sha256, preview } = inspected.value;
-  return ok({ ...record, type, widthPx, heightPx, paleShare, darkShare, sha256, bytes: file.size, file, preview });
+  return ok(storedFrom(inspected.value, { id: record.id, name: record.name, bytes: file.size }));
 }

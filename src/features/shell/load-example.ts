@@ -3,6 +3,7 @@ import { DEMO_AGENDA, DEMO_PICTURES, DEMO_ROOM, demoPieces, demoStash, type Demo
 import type { SaveCode, Settings, SingleCode, StoredPicture } from '@/records';
 import { addPieces, changeAgenda, changeStash, database } from '@/storage';
 import { inspectPicture } from '@/workers/picture/client';
+import { storedFrom } from './stored-from';
 
 async function readDemoPicture({ id, file, name }: DemoPicture): Promise<StoredPicture> {
   const response = await fetch(`/demo/${file}`);
@@ -10,8 +11,7 @@ async function readDemoPicture({ id, file, name }: DemoPicture): Promise<StoredP
   const blob = await response.blob();
   const inspected = await inspectPicture(blob, (preview) => preview.close()).done;
   if (!inspected?.ok) throw new Error(`demo picture ${file} can't be read`);
-  const { type, widthPx, heightPx, paleShare, darkShare, sha256, preview } = inspected.value;
-  return { id, name, type, bytes: blob.size, sha256, widthPx, heightPx, paleShare, darkShare, file: blob, preview };
+  return storedFrom(inspected.value, { id, name, bytes: blob.size });
 }
 
 /** The example pieces, with its shelf and hours where the person has none. @returns the example's room */

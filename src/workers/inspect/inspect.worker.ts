@@ -35,7 +35,11 @@ const job: InspectJob = {
       { ...blank, ...print.value },
       { dry: dryPhoto.pixels, wet: wetPhoto?.pixels ?? null },
       set,
-      (share) => onPart(PAINTED + (1 - PAINTED) * share),
+      (share, outline) =>
+        onPart(
+          PAINTED + (1 - PAINTED) * share,
+          outline?.map(({ x, y }) => ({ x: x / width, y: y / height })),
+        ),
     );
     if (!read.ok) return read;
     const reading = { ...read.value, corners: read.value.corners.map(({ x, y }) => ({ x: x / width, y: y / height })) };

@@ -23,5 +23,9 @@ export interface Inspected {
 export type InspectJobCode = InspectCode | SheetCode;
 
 export interface InspectJob {
-  read(order: InspectOrder, onPart: (share: number) => void): Promise<Result<Inspected, InspectJobCode>>;
+  read(
+    order: InspectOrder,
+    /** With where the print seems to lie, shares of the dry photo's size, as soon as that is known. */
+    onPart: (share: number, outline?: Point[]) => void,
+  ): Promise<Result<Inspected, InspectJobCode>>;
 }

@@ -1,7 +1,6 @@
 export {
   FAULT_CHECKS,
   FAULT_CHECK_IDS,
-  FAULT_EVIDENCE,
   FAULT_SIGNS,
   type FaultAnswer,
   type FaultCheckId,

@@ -36,51 +36,49 @@ export type FaultAnswer = { [Id in FaultCheckId]: (typeof FAULT_CHECKS)[Id][numb
 export const FAULT_CHECK_IDS = Object.keys(FAULT_CHECKS) as readonly FaultCheckId[];
 
 /** What a piece's record can say for or against a cause. */
-export const FAULT_EVIDENCE = [
-  'rubbed-early',
-  'waited-in-full',
-  'cold',
-  'damp-air',
-  'washable-glue',
-  'inkjet',
-  'toner',
-  'heat-set',
-  'slick-ground',
-  'tight-grain',
-  'holding-ground',
-  'rough-ground',
-  'dark-ground',
-  'film-thin',
-  'film-thick',
-  'film-right',
-  'one-face',
-  'proof-mirrored',
-  'proof-right-way',
-  'no-lettering',
-  'heavy-paper',
-  'few-passes',
-  'many-passes',
-  'long-rubbing',
-  'damp-only',
-  'pale-binder',
-  'white-binder',
-  'clear-binder',
-  'sealed-matte',
-  'sealed-gloss',
-  'unsealed',
-  'thick-sealer',
-  'sealed-soon',
-  'sealed-damp-air',
-  'white-margin',
-  'print-fills',
-  'coat-beyond',
-  'pale-picture',
-  'unprimed-smooth',
-  'not-degreased',
-  'no-slide',
-  'bar-measured',
-  'bar-unmeasured',
-  'not-rubbed',
-  'no-paper-rubbed',
-] as const;
-export type FaultEvidenceId = (typeof FAULT_EVIDENCE)[number];
+export type FaultEvidenceId =
+  | 'rubbed-early'
+  | 'waited-in-full'
+  | 'cold'
+  | 'damp-air'
+  | 'washable-glue'
+  | 'inkjet'
+  | 'toner'
+  | 'heat-set'
+  | 'slick-ground'
+  | 'tight-grain'
+  | 'holding-ground'
+  | 'rough-ground'
+  | 'dark-ground'
+  | 'film-thin'
+  | 'film-thick'
+  | 'film-right'
+  | 'one-face'
+  | 'proof-mirrored'
+  | 'proof-right-way'
+  | 'no-lettering'
+  | 'heavy-paper'
+  | 'few-passes'
+  | 'many-passes'
+  | 'long-rubbing'
+  | 'damp-only'
+  | 'pale-binder'
+  | 'white-binder'
+  | 'clear-binder'
+  | 'sealed-matte'
+  | 'sealed-gloss'
+  | 'unsealed'
+  | 'thick-sealer'
+  | 'sealed-soon'
+  | 'sealed-damp-air'
+  | 'white-margin'
+  | 'print-fills'
+  | 'coat-beyond'
+  | 'pale-picture'
+  | 'unprimed-smooth'
+  | 'not-degreased'
+  | 'no-slide'
+  | 'bar-measured'
+  | 'bar-unmeasured'
+  | 'not-rubbed'
+  | 'no-paper-rubbed';

@@ -8,6 +8,7 @@ import { changeInWords } from '@/words';
 import { useOpenPiece } from '../piece-context';
 import { ComparePhotos } from './compare-photos';
 import { CornersByHand } from './corners-by-hand';
+import { FoundSoFar } from './found-so-far';
 import { ReadingView } from './reading-view';
 import { useReading } from './use-reading';
 import css from './inspect.module.css';
@@ -84,6 +85,7 @@ export function InspectPart() {
       {piece.id === EXAMPLE.piece && !busy && (
         <ExamplePhotos count={readings.length} onDry={job.readDry} onWet={job.readWet} />
       )}
+      {job.underWay && <FoundSoFar photo={job.underWay.photo} outline={job.underWay.outline} />}
       {byHand && (
         <CornersByHand
           photo={byHand}
@@ -99,7 +101,7 @@ export function InspectPart() {
           }}
         />
       )}
-      {last && !byHand && <LastReading onSetCorners={() => setSetting(true)} />}
+      {last && !byHand && !busy && <LastReading onSetCorners={() => setSetting(true)} />}
     </Part>
   );
 }

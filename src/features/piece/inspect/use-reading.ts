@@ -3,7 +3,7 @@ import { useState } from 'react';
 import type { Point } from '@/core/photo';
 import { keepReading } from '@/core/inspect';
 import { MOST_READINGS } from '@/records';
-import { useReport } from '@/features/shell';
+import { storedFrom, useReport } from '@/features/shell';
 import { useSheetJob } from '@/features/sheets';
 import { database, storedPicture } from '@/storage';
 import { useClock } from '@/ui';
@@ -12,11 +12,12 @@ import { landedOrder } from '@/workers/inspect/landed';
 import type { Inspected } from '@/workers/inspect/protocol';
 import { inspectPicture } from '@/workers/picture/client';
 import { useOpenPiece } from '../piece-context';
-import { storedFrom } from '../use-take-picture';
 
 export interface ReadingJob {
   /** Share done, 0–1; null while none is read. */
   progress: number | null;
+  /** The photo that is being read, with where the print seems to lie as soon as that is known. */
+  underWay: { photo: Blob; outline: readonly Point[] | null } | null;
   cancel: () => void;
   /** A photo of the dry piece becomes a new reading. */
   readDry: (photo: Blob) => void;
@@ -36,6 +37,7 @@ export function useReading(): ReadingJob {
   const report = useReport();
   const job = useSheetJob();
   const [unfound, setUnfound] = useState<Blob | null>(null);
+  const [underWay, setUnderWay] = useState<ReadingJob['underWay']>(null);
   const last = piece.rub.readings.at(-1) ?? null;
 
   /** @param replaces the last reading: it is of the same dry photo */
@@ -44,11 +46,16 @@ export function useReading(): ReadingJob {
     report(landed);
     if (!landed.ok || !picture) return;
     setUnfound(null);
+    setUnderWay({ photo: dry, outline: null });
     const order = { landed: landed.value, picture: picture.preview, dry, wet, corners };
     job.run(
       (onProgress) => {
-        const running = inspectPiece(order, onProgress);
+        const running = inspectPiece(order, (share, outline) => {
+          onProgress(share);
+          if (outline) setUnderWay({ photo: dry, outline });
+        });
         void running.done.then((result) => {
+          setUnderWay(null);
           if (result && !result.ok && NOT_FOUND.has(result.error.code)) setUnfound(dry);
         });
         return running;
@@ -62,7 +69,7 @@ export function useReading(): ReadingJob {
       [files.dry, files.wet].map(async (file) => {
         if (!file) return null;
         const found = await inspectPicture(file, (bitmap) => bitmap.close()).done;
-        return found?.ok ? storedFrom(found.value, `${piece.name}.jpg`, file.size) : null;
+        return found?.ok ? storedFrom(found.value, { name: `${piece.name}.jpg`, bytes: file.size }) : null;
       }),
     );
     const [dry = null, wet = null] = taken;
@@ -86,6 +93,7 @@ export function useReading(): ReadingJob {
 
   return {
     progress: job.progress,
+    underWay,
     cancel: job.cancel,
     readDry: (photo) => start(photo, null, null, false),
     readWet: (photo) => void lastDry().then((dry) => dry && start(dry, photo, null, true)),

@@ -1,6 +1,8 @@
 'use client';
 import { Button, Rating, Table, TableBody, TableCell, TableHead, TableRow } from '@mui/material';
-import { Fragment, useCallback } from 'react';
+import { Fragment, useCallback, useMemo } from 'react';
+import { hazeLeft, wornShare } from '@/core/advice';
+import { readKept } from '@/core/inspect';
 import type { Comparison, CostLine } from '@/core/journal';
 import { formatDuration } from '@/core/measure';
 import { stageOptics } from '@/core/render';
@@ -208,6 +210,7 @@ export function KeepStation() {
         </Note>
       </Part>
       <CareLabel />
+      <LastPhotoNote />
       <FaultNotes />
       <MissingList station="keep" />
       <NextRow>
@@ -223,6 +226,22 @@ export function KeepStation() {
         : 'Done and kept.';
     return 'Keep what you learned: rate it, and note what was different.';
   }
+}
+
+/** What the last photo of the rubbing said, for the record. */
+function LastPhotoNote() {
+  const { piece } = useOpenPiece();
+  const last = piece.rub.readings.at(-1);
+  const left = useMemo(() => hazeLeft(piece), [piece]);
+  const worn = useMemo(() => last && wornShare(readKept(last)), [last]);
+  if (!last || !left || !worn) return null;
+  return (
+    <Note>
+      By the last photo, after pass {last.pass}: {Math.round(left.mean * 100)} % haze on the mean
+      {left.clears !== null && `, ${Math.round(left.clears * 100)} % of it gone when wet`},{' '}
+      {(worn.share * 100).toFixed(1)} % of the toner gone.
+    </Note>
+  );
 }
 
 /** Faults that were looked into on this piece: what they were put down to, and what was done. */

@@ -1,7 +1,21 @@
-import { REPAIR_WORDS, stepTitle } from '@/words';
+import { judgePiece, readKept } from '@/core/inspect';
+import { sum } from '@/core/shared';
+import { REPAIR_WORDS, counted, stepTitle, type Wording } from '@/words';
 import type { RepairStage } from '@/core/mend';
-import type { StepId } from '@/core/stations';
-import { card, type BenchCards } from '../station-feature';
+import type { Job, StepId } from '@/core/stations';
+import { card, type BenchCard, type BenchCards } from '../station-feature';
+
+/** Holes as the last photo shows them; null where none was read, or none is there. */
+function holeCard({ rub: { readings } }: Job, units: Wording): BenchCard | null {
+  const last = readings.at(-1);
+  const holes = last ? judgePiece(readKept(last)).areas.filter(({ kind }) => kind === 'loss') : [];
+  if (holes.length === 0) return null;
+  return card(
+    'holes-read',
+    `${counted(holes.length, 'hole', 'holes')}, ${units.area(100 * sum(holes.map(({ areaCm2 }) => areaCm2)))} in all. Their mixes stand at Mend, by number: stir one, dab all of its holes, then the next.`,
+    `${holes.length}`,
+  );
+}
 
 /** Which repairs a step of mending is about. */
 function stagesOf(step: StepId): readonly RepairStage[] {
@@ -9,11 +23,13 @@ function stagesOf(step: StepId): readonly RepairStage[] {
   return [step.part];
 }
 
-export const mendCards: BenchCards = ({ step, title }, _, { mend: { repairs } }) => {
+export const mendCards: BenchCards = ({ step, title }, job, { mend: { repairs } }, units) => {
   const first = title.code === 'mend' && title.wetTest;
   const stages = [...(first ? (['look'] as const) : []), ...stagesOf(step)];
   const here = repairs.filter(({ stage }) => stages.includes(stage));
   const shown = here.some(({ expected }) => expected) ? here.filter(({ expected }) => expected) : here;
   const cards = shown.map(({ id }) => card(id, `${REPAIR_WORDS[id].title}. ${REPAIR_WORDS[id].how}`));
+  const holes = step.kind === 'mend' && step.part === 'repaint' ? holeCard(job, units) : null;
+  if (holes) return [holes, ...cards];
   return cards.length > 0 ? cards : [card('mend', stepTitle(title))];
 };

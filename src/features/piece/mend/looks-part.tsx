@@ -48,7 +48,7 @@ export function LooksPart({ read, rim }: { read: ReadHoles | null; rim: { colour
             <ChoiceField
               label="Where"
               value={wear.where}
-              options={PLACES.map((id) => ({ id, name: WEAR_NAMES[id] }))}
+              options={PLACES.map((id) => ({ id, name: WEAR_NAMES[id].name }))}
               onCommit={(where) => setWear({ where })}
             />
           )}
@@ -97,7 +97,7 @@ export function LooksPart({ read, rim }: { read: ReadHoles | null; rim: { colour
   }
 
   function wearWords({ share, where }: Wear, areaMm2: number): string {
-    const wanted = `${units.area(share * areaMm2)} ${WEAR_NAMES[where]}, drawn as specks: 320 grit or steel wool, dry, with a mask.`;
+    const wanted = `${units.area(share * areaMm2)} ${WEAR_NAMES[where].where}, drawn as specks: 320 grit or steel wool, dry, with a mask.`;
     if (!read) return wanted;
     const now = wornShare(read.reading);
     const more = Math.max(0, share - now.share);

@@ -5,6 +5,7 @@ import { REPAIR_WORDS, counted } from '@/words';
 import { sum } from '@/core/shared';
 import type { Repair } from '@/core/mend';
 import { passDryAt } from '@/core/stations';
+import { lightnessOf } from '@/core/colour';
 import { stageOptics } from '@/core/render';
 import type { RectMm } from '@/core/shape';
 import { Answer, NextRow, Note, Part, TickRow, clockTime, TextButton } from '@/ui';
@@ -22,6 +23,8 @@ import { MendOverlay } from './mend-overlay';
 import { useEdgeColour } from './use-edge-colour';
 import { useHoles } from './use-holes';
 
+/** A paler edge is no toner: there is nothing to match, and no rim. */
+const LIGHTEST_RIM = 88;
 /** A rim this share of the smaller side hides an edge, within what a sponge lays. */
 const RIM = { share: 0.025, leastMm: 3, mostMm: 12 };
 const rimWidth = ({ widthMm, heightMm }: RectMm): number =>
@@ -41,7 +44,7 @@ export function MendStation() {
   const { blank, print } = plan.surface;
   const edge = useEdgeColour(previewUrl, print?.crop ?? piece.picture.crop);
   const rim =
-    edge && print && plan.mend.repairs.some(({ id }) => id === 'rim')
+    edge && lightnessOf(edge) < LIGHTEST_RIM && print && plan.mend.repairs.some(({ id }) => id === 'rim')
       ? { colour: edge, widthMm: rimWidth(print.rect) }
       : null;
   const isRead = plan.method.school?.removal === 'rub' && piece.lay.laidAt !== null;

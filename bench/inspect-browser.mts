@@ -1,0 +1,66 @@
+/**
+ * Reads 12-megapixel photos of the example's board in Chromium, beside decoding them alone: the reading from the press to
+ * what it says, the first outline, and how much memory it takes.
+ */
+import { execSync } from 'node:child_process';
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import sharp from 'sharp';
+import { withApp, ADDRESS } from './app.mjs';
+import { medianMs } from './support.mjs';
+
+const SIZE = { width: 4000, height: 3000 };
+const TIMES = 5;
+const BOARD = 'demo-departures-board';
+
+/** Memory of all renderers and workers under this process, MB. */
+const memoryMb = (): number =>
+  execSync('ps -eo rss,args', { encoding: 'utf8' })
+    .split('\n')
+    .filter((line) => line.includes('--type=renderer'))
+    .reduce((sum, line) => sum + Number(line.trim().split(/\s+/)[0]) / 1024, 0);
+
+const photo = await sharp(readFileSync(join(import.meta.dirname, '../public/demo/board-half-rubbed.jpg')))
+  .resize(SIZE)
+  .jpeg({ quality: 88 })
+  .toBuffer();
+const small = await sharp(photo).resize(2000).jpeg({ quality: 88 }).toBuffer();
+
+await withApp(async (page) => {
+  await page.goto(`${ADDRESS}/piece/${BOARD}/rub`);
+  const input = page.getByTestId('inspect-dry');
+  await input.waitFor({ state: 'attached' });
+  await page.waitForTimeout(3000);
+  const decodeMs = await page.evaluate(
+    async (bytes) => {
+      const file = new Blob([new Uint8Array(bytes)], { type: 'image/jpeg' });
+      const taken: number[] = [];
+      for (let k = 0; k < 5; k++) {
+        const from = performance.now();
+        const bitmap = await createImageBitmap(file);
+        taken.push(performance.now() - from);
+        bitmap.close();
+      }
+      return taken.sort((a, b) => a - b)[2];
+    },
+    [...photo],
+  );
+  const outlines: number[] = [];
+  const read = async (buffer: Buffer) => {
+    const from = performance.now();
+    await input.setInputFiles({ name: 'board.jpg', mimeType: 'image/jpeg', buffer });
+    await page.getByTestId('first-outline').waitFor();
+    outlines.push(performance.now() - from);
+    await page.getByRole('progressbar').waitFor({ state: 'detached' });
+  };
+  const before = memoryMb();
+  let most = before;
+  const watch = setInterval(() => (most = Math.max(most, memoryMb())), 100);
+  const readMs = await medianMs(TIMES, () => read(photo));
+  const outlineMs = outlines.sort((a, b) => a - b)[outlines.length >> 1];
+  const smallMs = await medianMs(3, () => read(small));
+  clearInterval(watch);
+  console.log(
+    `12 megapixels read in ${readMs.toFixed(0)} ms, ${(readMs / decodeMs).toFixed(1)} times decoding it alone (${decodeMs.toFixed(0)} ms); first outline after ${outlineMs.toFixed(0)} ms; 3 megapixels in ${smallMs.toFixed(0)} ms; at most ${(most - before).toFixed(0)} MB more than before, ${((SIZE.width * SIZE.height * 4) / 2 ** 20).toFixed(0)} of them the decoded photo`,
+  );
+});
