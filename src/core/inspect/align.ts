@@ -238,7 +238,7 @@ function pxPerMmAt(h: Homography, x: number, y: number): number {
 }
 
 /** Paper stretches by a hundredth at the most: what each term may add at the print's edge, as a share of its size. */
-const MOST_STRETCH = 0.006;
+const MOST_STRETCH = 0.004;
 const PATCH_MM = 0.3;
 
 /** What is left after the perspective, held smooth and small. */

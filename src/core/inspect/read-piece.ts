@@ -148,12 +148,12 @@ function register(
   for (const [reachMm, by] of corners ? CLOSING_IN.slice(1) : CLOSING_IN) {
     const over = by === 'glance' ? glance : frame;
     const laid = laidOver(shades, over, perspective, NO_BEND);
-    const patches = patchesOf(over.patched, laid, { ...patchingIn(over), reachMm, stepMm: 9 });
+    const patches = patchesOf(over.patched, laid, { ...patchingIn(over), reachMm, stepMm: 6 });
     const edges = edgesOf(ring, { channels, by: coarse }, perspective, reachMm + 2);
     perspective = refitted(perspective, patches, edges, Math.max(size.widthMm, size.heightMm));
   }
   const laid = laidOver(shades, frame, perspective, NO_BEND);
-  const bend = bendOf(patchesOf(frame.patched, laid, { ...patchingIn(frame), reachMm: 2.5, stepMm: 7 }), size);
+  const bend = bendOf(patchesOf(frame.patched, laid, { ...patchingIn(frame), reachMm: 2.5, stepMm: 5 }), size);
   const like = likeIn(frame, shades, perspective, bend);
   if (!corners && like < leastLike)
     return fail('piece-other', `expected this piece, found one like it by ${like.toFixed(2)}`);

@@ -30,8 +30,15 @@ export function WorkOverlay({ map, id }: { map: WorkMap; id: string }) {
         >
           <rect width={unit * 0.55} height={unit * 2} fill="#fff" fillOpacity={0.75} />
         </pattern>
-        <pattern id={`${id}-feel`} width={unit * 2.4} height={unit * 2.4} patternUnits="userSpaceOnUse">
-          <circle cx={unit * 1.2} cy={unit * 1.2} r={unit * 0.42} fill={BLUE} />
+        <pattern
+          id={`${id}-feel`}
+          x={box.xMm}
+          y={box.yMm}
+          width={wide / 2}
+          height={high / 2}
+          patternUnits="userSpaceOnUse"
+        >
+          <circle cx={wide / 4} cy={high / 4} r={Math.min(wide, high) * 0.09} fill={BLUE} />
         </pattern>
       </defs>
       {kinds.map((kind, at) =>
