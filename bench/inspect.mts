@@ -135,3 +135,21 @@ times.sort((a, b) => a - b);
 console.log(
   `a reading takes ${times[times.length >> 1].toFixed(0)} ms in the middle, ${times.at(-1)?.toFixed(0)} at the most`,
 );
+
+/** How a reading grows with the print, its cells, and with the photo. */
+for (const [widthMm, heightMm, photo] of [
+  [120, 90, { width: 1600, height: 1200 }],
+  [240, 180, { width: 1600, height: 1200 }],
+  [480, 360, { width: 1600, height: 1200 }],
+  [240, 180, { width: 800, height: 600 }],
+  [240, 180, { width: 2400, height: 1800 }],
+] as const) {
+  const order: ShotOrder = { seed: 3, ground: 'pine', print: { widthMm, heightMm }, marginMm: 10, photo, tiltDeg: 10 };
+  const truth = halfRubbed(order);
+  const shot = photograph(order, truth, false);
+  const from = performance.now();
+  readPiece(expectedOf(order, truth), { dry: shot.photo, wet: null });
+  console.log(
+    `a print of ${widthMm} × ${heightMm} mm in a photo of ${photo.width} × ${photo.height}: ${(performance.now() - from).toFixed(0)} ms`,
+  );
+}

@@ -1,6 +1,7 @@
 import { expect, test, type Page } from '@playwright/test';
 import { drawing } from './support/pictures';
-import { DEMO_URL, openDemo } from './support/page';
+import { DEMO_URL, openDemo, savedTo } from './support/page';
+import { drawPage, pageBoxMm } from './support/reading';
 
 const BOARD = 'demo-departures-board';
 const reading = (page: Page) => page.getByTestId('inspect-reading');
@@ -108,4 +109,24 @@ test('what is not the piece is refused with its reason, and can be shown by hand
   await expect(first).not.toHaveAttribute('transform', before ?? '');
   await page.getByRole('button', { name: 'Leave it' }).click();
   await expect(corners).toHaveCount(0);
+});
+
+test('the care label prints as a small card at its size, with marks to cut it by', async ({ page }, info) => {
+  await openDemo(page, '/piece/demo-fern-marker/keep');
+  const [download] = await Promise.all([page.waitForEvent('download'), page.getByTestId('care-card').click()]);
+  expect(download.suggestedFilename()).toBe('fern-platform-marker-care.pdf');
+  const pdf = await savedTo(download, info.outputPath('care.pdf'));
+  expect(pageBoxMm(pdf)).toMatchObject({ pages: 1 });
+  const card = await drawPage(pdf, 254);
+  /** Dark pixels within a box, mm. */
+  const dark = (x0: number, y0: number, x1: number, y1: number) => {
+    let count = 0;
+    for (let y = card.px(y0); y < card.px(y1); y++)
+      for (let x = card.px(x0); x < card.px(x1); x++) if (card.pixel(x, y)[0] < 128) count++;
+    return count;
+  };
+  // Writing on the card, marks at its corners, nothing else on the page.
+  expect(dark(16, 16, 118, 87)).toBeGreaterThan(2000);
+  expect(dark(14.5, 6, 15.5, 14)).toBeGreaterThan(10);
+  expect(dark(20, 100, 190, 250)).toBe(0);
 });

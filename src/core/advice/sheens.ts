@@ -30,9 +30,11 @@ export function hazeLeft({ rub: { readings } }: Pick<Job, 'rub'>): HazeLeft | nu
     value === null ? [] : [{ haze: value, clears: clearsWet?.[at] ?? null }],
   );
   if (judged.length === 0) return null;
-  const total = sum(judged.map((cell) => cell.haze));
-  const cleared = sum(judged.map((cell) => cell.haze * (cell.clears ?? 0)));
-  return { mean: total / judged.length, clears: clearsWet === null || total === 0 ? null : cleared / total };
+  // Told by hand it is known of some areas only.
+  const told = judged.filter((cell) => cell.clears !== null);
+  const wetted = sum(told.map((cell) => cell.haze));
+  const cleared = sum(told.map((cell) => cell.haze * (cell.clears ?? 0)));
+  return { mean: sum(judged.map((cell) => cell.haze)) / judged.length, clears: wetted === 0 ? null : cleared / wetted };
 }
 
 export interface SheenView {

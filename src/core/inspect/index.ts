@@ -9,5 +9,13 @@ export {
 } from './judge';
 export { expectedBlank, type ExpectedBlank, type InspectShapeCode } from './expected';
 export { readPiece, type InspectCode, type PieceReading } from './read-piece';
-export { KEPT_LETTERS, MOST_KEPT_CELLS, isWholeReading, keepReading, readKept } from './kept-reading';
+export {
+  KEPT_LETTERS,
+  MOST_KEPT_CELLS,
+  isReadingOf,
+  isWholeReading,
+  keepReading,
+  readKept,
+  toldWet,
+} from './kept-reading';
 export type { ExpectedPiece } from './expected-piece';

@@ -1,7 +1,16 @@
 import fc from 'fast-check';
 import { checkPiece } from '@/records';
 import { readyPiece } from '@/testing/builders';
-import { MOST_KEPT_CELLS, isWholeReading, keepReading, readKept, type PieceReading } from './index';
+import {
+  MOST_KEPT_CELLS,
+  isReadingOf,
+  isWholeReading,
+  judgePiece,
+  keepReading,
+  readKept,
+  toldWet,
+  type PieceReading,
+} from './index';
 
 const share = () => fc.option(fc.double({ min: 0, max: 1, noNaN: true }), { nil: null });
 
@@ -56,6 +65,25 @@ it('a very large print is kept coarser, over the same face', () => {
   expect(readKept(record).haze[0]).toBeCloseTo(0.2, 1);
   expect(readKept(record).haze.at(-1)).toBeCloseTo(0.6, 1);
   expect(JSON.stringify(record).length).toBeLessThan(40_000);
+});
+
+it('the wet test can be told by hand, area by area: what was gone goes under the sealer, what stayed is rubbed', () => {
+  const record = kept(readingOf(20, 20, (at) => (at % 20 < 4 || at % 20 > 15 ? 0.2 : 0.02), false));
+  const before = judgePiece(readKept(record));
+  expect(before).toMatchObject({ decision: 'areas' });
+  const [first, second] = before.areas;
+  const gone = toldWet(record, first!.cells, true);
+  expect(judgePiece(readKept(gone)).areas).toHaveLength(before.areas.length - 1);
+  expect(judgePiece(readKept(toldWet(gone, second!.cells, true)))).toMatchObject({ decision: 'seal' });
+  expect(judgePiece(readKept(toldWet(gone, first!.cells, false)))).toMatchObject({ decision: 'areas' });
+  expect(isWholeReading(gone)).toBe(true);
+});
+
+it('knows a print of another size from its own', () => {
+  const record = kept(readingOf(50, 40, () => 0.1, false));
+  expect(isReadingOf(record, { widthMm: 201, heightMm: 163 })).toBe(true);
+  expect(isReadingOf(record, { widthMm: 240, heightMm: 163 })).toBe(false);
+  expect(isReadingOf(record, { widthMm: 164, heightMm: 200 })).toBe(false);
 });
 
 it('maps that are not as long as their cells are many are refused', () => {

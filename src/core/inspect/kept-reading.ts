@@ -2,6 +2,7 @@
  * A reading as a piece keeps it: its maps as a letter a cell, coarser where there would be very many, so that a record
  * stays small. A share is one of the 57 letters from `#` to `[`, `!` is null: within a hundredth of what was read.
  */
+import type { SizeMm } from '@/core/shape';
 import type { KeptReading } from '@/core/stations';
 import type { CellMap, PieceReading } from './read-piece';
 
@@ -105,6 +106,22 @@ export function readKept(kept: KeptReading): PieceReading {
     isWhitened: kept.isWhitened,
   };
 }
+
+/**
+ * The wet test told by hand, for cells of one area: its haze was gone when it was wet, or it stayed. Other cells keep what
+ * is known of them.
+ */
+export function toldWet(kept: KeptReading, cells: readonly number[], clears: boolean): KeptReading {
+  const map = Array.from(kept.clearsWet ?? NOTHING.repeat(kept.haze.length));
+  for (const at of cells) if (at < map.length) map[at] = letter(clears ? 1 : 0);
+  return { ...kept, clearsWet: map.join('') };
+}
+
+const SAME_SHARE = 0.02;
+/** Whether it was read of a print of this size: a piece that is measured or cropped anew has another. */
+export const isReadingOf = ({ cell }: Pick<KeptReading, 'cell'>, size: SizeMm): boolean =>
+  Math.abs(cell.widthMm * cell.columns - size.widthMm) <= SAME_SHARE * size.widthMm + cell.widthMm &&
+  Math.abs(cell.heightMm * cell.rows - size.heightMm) <= SAME_SHARE * size.heightMm + cell.heightMm;
 
 /** Whether its maps are as long as its cells are many. */
 export function isWholeReading({ cell, haze, kept, seen, clearsWet, colours }: KeptReading): boolean {

@@ -1,7 +1,15 @@
 'use client';
 import { Button, LinearProgress } from '@mui/material';
 import { useMemo, useState } from 'react';
-import { changeBetween, judgePiece, readKept } from '@/core/inspect';
+import {
+  changeBetween,
+  expectedBlank,
+  isReadingOf,
+  judgePiece,
+  readKept,
+  toldWet,
+  type InspectArea,
+} from '@/core/inspect';
 import { useStoredPicture } from '@/features/shelf';
 import { FileButton, NextRow, Note, Part, TextButton, dated, useUnits } from '@/ui';
 import { changeInWords } from '@/words';
@@ -139,7 +147,7 @@ function ExamplePhotos({
 
 /** The last reading, what changed since the one before it, and earlier ones. */
 function LastReading({ onSetCorners }: { onSetCorners: () => void }) {
-  const { piece, change } = useOpenPiece();
+  const { piece, plan, change } = useOpenPiece();
   const units = useUnits();
   const { readings } = piece.rub;
   const [last, before] = [readings.at(-1), readings.at(-2)];
@@ -150,9 +158,20 @@ function LastReading({ onSetCorners }: { onSetCorners: () => void }) {
     [found, before],
   );
   if (!found || !judgement || !last) return null;
+  const told = ({ cells }: InspectArea, clears: boolean) =>
+    change('rub', { readings: [...readings.slice(0, -1), toldWet(last, cells, clears)] }, 'the wet test');
+  const blank = expectedBlank(plan);
+  const isStale = blank.ok && !isReadingOf(last, blank.value.box);
   return (
     <>
-      <ReadingView kept={found.kept} reading={found.reading} judgement={judgement} stop={changed?.stop ?? false} />
+      {isStale && <Note>The print has another size since this photo was read: read it again.</Note>}
+      <ReadingView
+        kept={found.kept}
+        reading={found.reading}
+        judgement={judgement}
+        stop={changed?.stop ?? false}
+        onTold={told}
+      />
       {before && changed && (
         <>
           <p className={css.changed} data-stop={changed.stop} data-testid="since-before">

@@ -4,7 +4,7 @@ import { project, type Homography, type Point } from '@/core/photo';
 import type { InspectArea, Judgement, PieceReading } from '@/core/inspect';
 import type { KeptReading } from '@/core/stations';
 import { useObjectUrl, useStoredPicture } from '@/features/shelf';
-import { Because, Note, useUnits } from '@/ui';
+import { Because, Note, TextButton, useUnits } from '@/ui';
 import { DECISION_WORDS, STOP_WORDS, areaWords, inspectReason } from '@/words';
 import { boxToPhoto } from './box-to-photo';
 import css from './inspect.module.css';
@@ -17,12 +17,15 @@ export function ReadingView({
   reading,
   judgement,
   stop,
+  onTold,
 }: {
   kept: KeptReading;
   reading: PieceReading;
   judgement: Judgement;
   /** Since the reading before, more toner went than paper. */
   stop: boolean;
+  /** The wet test, told of an area by hand. */
+  onTold: (area: InspectArea, clears: boolean) => void;
 }) {
   const units = useUnits();
   const listed = judgement.areas.slice(0, MOST_LISTED);
@@ -48,12 +51,23 @@ export function ReadingView({
         ]}
       />
       {kept.wetPhotoId === null && (
-        <Note>Wet it with a sponge and take a second photo: haze that is gone then goes under the sealer.</Note>
+        <Note>
+          Wet it with a sponge and take a second photo: haze that is gone then goes under the sealer. Or say it here,
+          area by area.
+        </Note>
       )}
       {listed.length > 0 && (
         <ol className={css.areas}>
           {listed.map((area) => (
-            <li key={`${area.kind} ${area.cells[0]}`}>{areaWords(area, units)}</li>
+            <li key={`${area.kind} ${area.cells[0]}`}>
+              {areaWords(area, units)}
+              {area.kind === 'haze' && kept.wetPhotoId === null && (
+                <span className={css.wet}>
+                  <TextButton onClick={() => onTold(area, true)}>Gone when wet</TextButton>
+                  <TextButton onClick={() => onTold(area, false)}>Stays</TextButton>
+                </span>
+              )}
+            </li>
           ))}
         </ol>
       )}

@@ -1,6 +1,6 @@
 'use client';
 import { useMemo } from 'react';
-import { expectedBlank, readKept, type PieceReading } from '@/core/inspect';
+import { expectedBlank, isReadingOf, readKept, type PieceReading } from '@/core/inspect';
 import { holesOf, stopPoint, type Hole, type StopPoint } from '@/core/advice';
 import { runSteps } from '@/core/plan';
 import { letteringOf } from '@/core/stations';
@@ -25,6 +25,7 @@ export function useHoles(): ReadHoles | null {
     const blank = last && expectedBlank(plan);
     if (!last || !blank?.ok) return null;
     const { white, ground, wetted, box } = blank.value;
+    if (!isReadingOf(last, box)) return null;
     const reading = readKept(last);
     const holes = holesOf(reading, white ?? ground.map((light, channel) => light * (wetted[channel] ?? 1)));
     const again = runSteps(piece, plan).filter(({ station }) => AGAIN.has(station));
