@@ -44,7 +44,7 @@ test('the example’s board: read by photo, areas worked, read again, stopped, w
     await expect(cards).toBeVisible({ timeout: 20_000 });
     await page.mouse.up();
   }
-  for (let shown = await cards.getAttribute('data-card'); shown !== 'area-1'; ) {
+  for (let shown = await cards.getAttribute('data-card'); shown !== 'area-1';) {
     await page.getByTestId('bench-next').click();
     await expect(cards).not.toHaveAttribute('data-card', shown ?? '');
     shown = await cards.getAttribute('data-card');
