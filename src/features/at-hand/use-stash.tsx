@@ -9,14 +9,19 @@ import { changeRoom, changeStash, database, storedRoom, storedStash } from '@/st
 import { useShelf } from '@/features/shelf/shelf';
 import { useReport } from '@/features/shell/use-report';
 
+type Patch<R> = Partial<Omit<R, 'id' | 'version'>> | ((stored: R) => Partial<R>);
+
 interface StashAccess {
   stash: Stash;
   room: RoomRecord;
   /** Everything at hand as a plan wants it: the stash, the room through time, the person's pace. */
   atHand: AtHand;
-  /** Resolves to whether it was kept; what was not is said. */
-  change: (patch: Partial<Omit<Stash, 'id' | 'version'>> | ((stash: Stash) => Partial<Stash>)) => Promise<boolean>;
-  changeRoom: (patch: Partial<Omit<RoomRecord, 'id' | 'version'>>) => Promise<boolean>;
+  /**
+   * Resolves to whether it was kept; what was not is said. What goes into a part of the record is given as a function of
+   * what is stored by then: two figures typed one after the other are both kept.
+   */
+  change: (patch: Patch<Stash>) => Promise<boolean>;
+  changeRoom: (patch: Patch<RoomRecord>) => Promise<boolean>;
 }
 
 const StashContext = createContext<StashAccess>({
@@ -48,7 +53,7 @@ export function StashProvider({ children }: { children: ReactNode }) {
     [report],
   );
   const alterRoom = useCallback<StashAccess['changeRoom']>(
-    async (patch) => report(await changeRoom(database(), () => patch)),
+    async (patch) => report(await changeRoom(database(), (now) => (typeof patch === 'function' ? patch(now) : patch))),
     [report],
   );
   const access = useMemo(

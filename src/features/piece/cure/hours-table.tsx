@@ -9,7 +9,9 @@ export function HoursTable({ day }: { day: { coldestC: number; warmestC: number;
   const { room, changeRoom } = useStash();
   const hours = room.hours ?? dayBetween(day.coldestC, day.warmestC, day.humidityPercent);
   const set = (hour: number, patch: Partial<(typeof hours)[number]>) =>
-    changeRoom({ hours: hours.map((air, index) => (index === hour ? { ...air, ...patch } : air)) });
+    changeRoom((now) => ({
+      hours: (now.hours ?? hours).map((air, index) => (index === hour ? { ...air, ...patch } : air)),
+    }));
   return (
     <details className={css.hours}>
       <summary>Hour by hour{room.hours ? ', typed' : ''}</summary>

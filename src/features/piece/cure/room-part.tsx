@@ -16,7 +16,8 @@ export function RoomFields() {
   const { settings, change: changeSettings } = useSettings();
   const { cure } = piece;
   const day = room.day ?? USUAL_DAY;
-  const setDay = (patch: Partial<typeof day>) => changeRoom({ day: { ...day, ...patch } });
+  const setDay = (patch: Partial<typeof day>) =>
+    changeRoom((now) => ({ day: { ...(now.day ?? USUAL_DAY), ...patch } }));
   const known = room.readings.length > 0 || room.day !== null || room.hours !== null;
   const last = room.readings.at(-1);
   const afterwards = () => {

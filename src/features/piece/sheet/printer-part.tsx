@@ -18,7 +18,7 @@ export function PrinterPart({ paper }: { paper: Paper }) {
   const units = useUnits();
   const { truth } = stash;
   const { across, along } = printerScale(truth);
-  const set = (patch: Partial<typeof truth>) => change({ truth: { ...truth, ...patch } });
+  const set = (patch: Partial<typeof truth>) => change((now) => ({ truth: { ...now.truth, ...patch } }));
   const make = async () => {
     // The PDF writer is loaded when a file is made.
     const { writeCalibrationPdf } = await import('@/core/sheet/calibration');
