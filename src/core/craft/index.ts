@@ -40,6 +40,7 @@ export type { ToolId } from './tools';
 export { PIGMENTS, type PigmentId, type PigmentRecord } from './pigments';
 export {
   FAULT_CAUSES,
+  FAULT_CAUSE_IDS,
   FAULT_CHECKS,
   FAULT_CHECK_IDS,
   FAULT_REMEDIES,

@@ -1,4 +1,11 @@
-import { FAULT_CAUSES, FAULT_REMEDIES, FAULT_SIGNS, type FaultCauseId, type FaultSignId } from '@/core/craft';
+import {
+  FAULT_CAUSES,
+  FAULT_CAUSE_IDS,
+  FAULT_REMEDIES,
+  FAULT_SIGNS,
+  type FaultCauseId,
+  type FaultSignId,
+} from '@/core/craft';
 import { planPiece } from '@/core/plan';
 import { applyPatch, type JobPatch } from '@/core/stations';
 import { checkPiece } from '@/records';
@@ -439,6 +446,7 @@ describe('weighing', () => {
 });
 
 it('every cause has signs, and something for now or next time; every remedy belongs to one', () => {
+  expect(FAULT_CAUSES.map(({ id }) => id).sort()).toEqual([...FAULT_CAUSE_IDS].sort());
   for (const { signs, now, next } of FAULT_CAUSES) {
     expect(Object.values(signs).some((likelihood) => likelihood >= 0.3)).toBe(true);
     expect(now.length + next.length).toBeGreaterThan(1);

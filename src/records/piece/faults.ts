@@ -1,7 +1,7 @@
 import type Joi from 'joi';
-import { FAULT_CAUSES, FAULT_REMEDIES, FAULT_SIGNS } from '@/core/craft';
+import { FAULT_CAUSE_IDS, FAULT_REMEDIES, FAULT_SIGNS } from '@/core/craft';
 import type { FaultNote, Job } from '@/core/stations';
-import { anyOf, instant, item, list, maybe, oneOf, section } from '../fields';
+import { instant, item, list, maybe, oneOf, section } from '../fields';
 
 type Faults = Job['faults'];
 
@@ -14,7 +14,7 @@ export const FAULTS_SECTION: Joi.ObjectSchema<Faults> = section<Faults>({
     item<FaultNote>({
       at: instant(),
       signs: list(oneOf(...FAULT_SIGNS), FAULT_SIGNS.length),
-      cause: anyOf(FAULT_CAUSES),
+      cause: oneOf(...FAULT_CAUSE_IDS),
       remedy: maybe(oneOf(...FAULT_REMEDIES)),
     }),
     MOST_FAULT_NOTES,

@@ -4,11 +4,12 @@
  * it, as a ratio: above 1 for it, below against it, 0 rules it out. `answers`: how likely a check ends so where it is
  * the cause; one that is not named ends either way. Figures are judged from bench practice, to one step of about two.
  */
+import type { FaultCauseId } from './cause-ids';
 import type { FaultCheckId, FaultEvidenceId, FaultSignId, FaultAnswer } from './signs';
 import type { FaultRemedyId } from './remedies';
 
-interface CauseRecord {
-  id: string;
+export interface FaultCause {
+  id: FaultCauseId;
   prior: number;
   signs: Partial<Record<FaultSignId, number>>;
   speaks: Partial<Record<FaultEvidenceId, number>>;
@@ -17,13 +18,11 @@ interface CauseRecord {
   next: readonly FaultRemedyId[];
 }
 
-const cause = <const Id extends string>(record: CauseRecord & { id: Id }): CauseRecord & { id: Id } => record;
-
 /** Nothing was rubbed, so that no rubbing spoilt it. */
 const BY_RUBBING = { 'not-rubbed': 0, 'no-paper-rubbed': 0 } as const;
 
-const CAUSES = [
-  cause({
+export const FAULT_CAUSES: readonly FaultCause[] = [
+  {
     id: 'not-cured',
     prior: 8,
     signs: { 'comes-off': 0.75, 'holes-long': 0.45, tacky: 0.45, 'edges-lift': 0.2, 'holes-round': 0.05 },
@@ -34,8 +33,8 @@ const CAUSES = [
     answers: { nail: { dents: 0.8, hard: 0.2 }, tape: { 'picture-comes': 0.7, holds: 0.3 } },
     now: ['stop-and-dry', 'wait-a-day', 'mend-holes'],
     next: ['wait-in-full', 'warm-room'],
-  }),
-  cause({
+  },
+  {
     id: 'washable-glue',
     prior: 2,
     signs: { 'comes-off': 0.7, tacky: 0.7, 'holes-long': 0.3, bled: 0.05, 'edges-lift': 0.2 },
@@ -43,8 +42,8 @@ const CAUSES = [
     answers: { nail: { dents: 0.7, hard: 0.3 } },
     now: ['cover-or-strip'],
     next: ['other-glue', 'test-swatch'],
-  }),
-  cause({
+  },
+  {
     id: 'slick-ground',
     prior: 4,
     signs: { 'comes-off': 0.6, 'edges-lift': 0.5, 'holes-long': 0.25, chips: 0.3, 'holes-round': 0.1 },
@@ -55,8 +54,8 @@ const CAUSES = [
     answers: { tape: { 'picture-comes': 0.85, holds: 0.15 }, nail: { dents: 0.2, hard: 0.8 } },
     now: ['stop-and-dry', 'mend-holes'],
     next: ['scuff-or-prime', 'base-coat', 'test-swatch'],
-  }),
-  cause({
+  },
+  {
     id: 'tight-wood',
     prior: 2,
     signs: { 'comes-off': 0.5, 'holes-long': 0.4, 'holes-round': 0.15, 'edges-lift': 0.2 },
@@ -70,8 +69,8 @@ const CAUSES = [
     answers: { tape: { 'picture-comes': 0.75, holds: 0.25 }, nail: { dents: 0.15, hard: 0.85 } },
     now: ['stop-and-dry', 'mend-holes'],
     next: ['base-coat', 'test-swatch'],
-  }),
-  cause({
+  },
+  {
     id: 'unprimed-smooth',
     prior: 3,
     signs: { chips: 0.75, 'edges-lift': 0.5, 'comes-off': 0.35, 'holes-round': 0.1 },
@@ -79,8 +78,8 @@ const CAUSES = [
     answers: { tape: { 'picture-comes': 0.85, holds: 0.15 }, nail: { dents: 0.2, hard: 0.8 } },
     now: ['mend-holes'],
     next: ['base-coat', 'degrease'],
-  }),
-  cause({
+  },
+  {
     id: 'bubbles',
     prior: 7,
     signs: { 'holes-round': 0.85, 'holes-long': 0.05, wrinkles: 0.1, 'edges-lift': 0.05 },
@@ -88,8 +87,8 @@ const CAUSES = [
     answers: { tape: { 'picture-comes': 0.1, holds: 0.9 } },
     now: ['mend-holes'],
     next: ['coat-both-faces', 'scrape-from-centre', 'light-pressure'],
-  }),
-  cause({
+  },
+  {
     id: 'missed-medium',
     prior: 4,
     signs: { 'holes-round': 0.6, 'edges-lift': 0.35, 'comes-off': 0.12, 'holes-long': 0.1 },
@@ -97,8 +96,8 @@ const CAUSES = [
     answers: { tape: { 'picture-comes': 0.2, holds: 0.8 } },
     now: ['mend-holes'],
     next: ['measure-medium', 'coat-both-faces'],
-  }),
-  cause({
+  },
+  {
     id: 'rubbed-too-hard',
     prior: 7,
     signs: { 'holes-long': 0.85, 'holes-round': 0.12, pale: 0.12, 'edges-lift': 0.1 },
@@ -113,8 +112,8 @@ const CAUSES = [
     },
     now: ['mend-holes', 'call-it-distressed'],
     next: ['shorter-passes', 'wait-in-full'],
-  }),
-  cause({
+  },
+  {
     id: 'too-wet',
     prior: 4,
     signs: { 'holes-long': 0.6, 'comes-off': 0.35, 'edges-lift': 0.15, tacky: 0.1 },
@@ -129,8 +128,8 @@ const CAUSES = [
     answers: { tape: { 'picture-comes': 0.35, holds: 0.65 } },
     now: ['stop-and-dry', 'mend-holes'],
     next: ['drier-sponge', 'shorter-passes'],
-  }),
-  cause({
+  },
+  {
     id: 'paper-left',
     prior: 10,
     signs: { veil: 0.9, pale: 0.35, 'spot-stays': 0.15, ghostly: 0.08 },
@@ -145,8 +144,8 @@ const CAUSES = [
     answers: { 'wet-test': { vanishes: 0.92, stays: 0.08 } },
     now: ['rub-again', 'wet-test', 'gloss-seal'],
     next: ['more-passes', 'thinner-paper'],
-  }),
-  cause({
+  },
+  {
     id: 'heavy-paper',
     prior: 2,
     signs: { veil: 0.7, 'spot-stays': 0.55, 'comes-off': 0.05, pale: 0.15 },
@@ -154,8 +153,8 @@ const CAUSES = [
     answers: { 'wet-test': { vanishes: 0.8, stays: 0.2 } },
     now: ['rub-again'],
     next: ['thinner-paper', 'more-passes'],
-  }),
-  cause({
+  },
+  {
     id: 'medium-on-back',
     prior: 4,
     signs: { 'spot-stays': 0.9, veil: 0.2 },
@@ -163,8 +162,8 @@ const CAUSES = [
     answers: { 'side-light': { shines: 0.9, matt: 0.1 }, 'wet-test': { vanishes: 0.15, stays: 0.85 } },
     now: ['scrape-spot'],
     next: ['plastic-sheet'],
-  }),
-  cause({
+  },
+  {
     id: 'paper-soaked',
     prior: 4,
     signs: { wrinkles: 0.85, 'holes-long': 0.1, 'holes-round': 0.15 },
@@ -172,8 +171,8 @@ const CAUSES = [
     answers: {},
     now: ['slit-and-mend'],
     next: ['lay-faster', 'heavier-gel'],
-  }),
-  cause({
+  },
+  {
     id: 'pressed-too-hard',
     prior: 3,
     signs: { wrinkles: 0.45, 'holes-round': 0.4, crooked: 0.1, 'edges-lift': 0.1 },
@@ -181,8 +180,8 @@ const CAUSES = [
     answers: {},
     now: ['slit-and-mend', 'mend-holes'],
     next: ['light-pressure', 'scrape-from-centre'],
-  }),
-  cause({
+  },
+  {
     id: 'not-dry',
     prior: 4,
     signs: { tacky: 0.85, veil: 0.15, cloudy: 0.2, 'comes-off': 0.15 },
@@ -198,8 +197,8 @@ const CAUSES = [
     answers: { nail: { dents: 0.9, hard: 0.1 } },
     now: ['wait-a-day', 'warm-room'],
     next: ['thinner-coat', 'warm-room'],
-  }),
-  cause({
+  },
+  {
     id: 'thick-coat',
     prior: 2.5,
     signs: { tacky: 0.65, wrinkles: 0.3, lip: 0.25, 'comes-off': 0.1, cloudy: 0.1 },
@@ -207,8 +206,8 @@ const CAUSES = [
     answers: { nail: { dents: 0.85, hard: 0.15 } },
     now: ['wait-a-day'],
     next: ['thinner-coat', 'measure-medium'],
-  }),
-  cause({
+  },
+  {
     id: 'pale-binder',
     prior: 3,
     signs: { pale: 0.8, veil: 0.15, 'holes-long': 0.1 },
@@ -216,8 +215,8 @@ const CAUSES = [
     answers: { 'wet-test': { vanishes: 0.4, stays: 0.6 } },
     now: ['gloss-seal'],
     next: ['use-gel', 'contrast-up'],
-  }),
-  cause({
+  },
+  {
     id: 'dark-ground',
     prior: 3,
     signs: { pale: 0.7, ghostly: 0.45 },
@@ -225,8 +224,8 @@ const CAUSES = [
     answers: { 'wet-test': { vanishes: 0.15, stays: 0.85 } },
     now: ['gloss-seal', 'tint-by-hand'],
     next: ['white-wash', 'opaque-medium', 'contrast-up'],
-  }),
-  cause({
+  },
+  {
     id: 'slick-base-paint',
     prior: 2,
     signs: { pale: 0.5, chips: 0.5, 'edges-lift': 0.3, 'comes-off': 0.2 },
@@ -234,8 +233,8 @@ const CAUSES = [
     answers: { tape: { 'picture-comes': 0.7, holds: 0.3 }, 'wet-test': { vanishes: 0.2, stays: 0.8 } },
     now: ['gloss-seal', 'mend-holes'],
     next: ['base-coat', 'test-swatch'],
-  }),
-  cause({
+  },
+  {
     id: 'flat-picture',
     prior: 3,
     signs: { pale: 0.6, ghostly: 0.2 },
@@ -243,8 +242,8 @@ const CAUSES = [
     answers: { 'wet-test': { vanishes: 0.1, stays: 0.9 } },
     now: ['gloss-seal'],
     next: ['contrast-up', 'white-wash'],
-  }),
-  cause({
+  },
+  {
     id: 'matte-sealer',
     prior: 2,
     signs: { pale: 0.55, veil: 0.45 },
@@ -252,8 +251,8 @@ const CAUSES = [
     answers: { 'wet-test': { vanishes: 0.75, stays: 0.25 } },
     now: ['gloss-seal'],
     next: ['gloss-seal-next'],
-  }),
-  cause({
+  },
+  {
     id: 'inkjet-pale',
     prior: 2,
     signs: { pale: 0.75, 'comes-off': 0.35, bled: 0.3, 'holes-long': 0.1 },
@@ -261,8 +260,8 @@ const CAUSES = [
     answers: { 'wet-finger': { smears: 0.9, holds: 0.1 }, 'wet-test': { vanishes: 0.15, stays: 0.85 } },
     now: ['gloss-seal'],
     next: ['toner', 'heat-set'],
-  }),
-  cause({
+  },
+  {
     id: 'inkjet-bleeds',
     prior: 3,
     signs: { bled: 0.95, pale: 0.3, 'comes-off': 0.1 },
@@ -270,8 +269,8 @@ const CAUSES = [
     answers: { 'wet-finger': { smears: 0.95, holds: 0.05 } },
     now: ['cover-or-strip'],
     next: ['toner', 'heat-set'],
-  }),
-  cause({
+  },
+  {
     id: 'slid-when-laid',
     prior: 1.5,
     signs: { bled: 0.5, crooked: 0.4, wrinkles: 0.3 },
@@ -279,8 +278,8 @@ const CAUSES = [
     answers: { 'wet-finger': { smears: 0.05, holds: 0.95 } },
     now: ['tint-by-hand'],
     next: ['centre-marks', 'thinner-coat'],
-  }),
-  cause({
+  },
+  {
     id: 'not-mirrored',
     prior: 3,
     signs: { reversed: 0.97 },
@@ -288,8 +287,8 @@ const CAUSES = [
     answers: { 'spare-print': { 'reads-right': 0.97, mirrored: 0.03 } },
     now: ['cover-or-strip'],
     next: ['mirror-check'],
-  }),
-  cause({
+  },
+  {
     id: 'mirrored-twice',
     prior: 1,
     signs: { reversed: 0.9 },
@@ -297,8 +296,8 @@ const CAUSES = [
     answers: { 'spare-print': { 'reads-right': 0.9, mirrored: 0.1 } },
     now: ['cover-or-strip'],
     next: ['mirror-check', 'driver-plain'],
-  }),
-  cause({
+  },
+  {
     id: 'white-margin',
     prior: 4,
     signs: { 'white-rim': 0.9, lip: 0.3 },
@@ -306,8 +305,8 @@ const CAUSES = [
     answers: { 'wet-test': { vanishes: 0.5, stays: 0.5 } },
     now: ['sand-rim', 'paint-rim'],
     next: ['trim-inside', 'fade'],
-  }),
-  cause({
+  },
+  {
     id: 'opaque-beyond',
     prior: 3,
     signs: { 'white-rim': 0.9, lip: 0.15 },
@@ -315,8 +314,8 @@ const CAUSES = [
     answers: { 'wet-test': { vanishes: 0.02, stays: 0.98 } },
     now: ['sand-rim', 'paint-rim'],
     next: ['coat-to-edge', 'clear-medium'],
-  }),
-  cause({
+  },
+  {
     id: 'film-edge',
     prior: 4,
     signs: { lip: 0.92, 'white-rim': 0.1, 'edges-lift': 0.1 },
@@ -324,8 +323,8 @@ const CAUSES = [
     answers: {},
     now: ['sand-lip'],
     next: ['whole-face', 'torn-edge'],
-  }),
-  cause({
+  },
+  {
     id: 'whites-over-grain',
     prior: 3,
     signs: { ghostly: 0.9, pale: 0.2 },
@@ -333,8 +332,8 @@ const CAUSES = [
     answers: { 'wet-test': { vanishes: 0.1, stays: 0.9 } },
     now: ['tint-by-hand'],
     next: ['white-wash', 'opaque-medium', 'smoother-blank'],
-  }),
-  cause({
+  },
+  {
     id: 'thick-sealer',
     prior: 3,
     signs: { cloudy: 0.85, tacky: 0.35 },
@@ -342,8 +341,8 @@ const CAUSES = [
     answers: { nail: { dents: 0.6, hard: 0.4 }, 'wet-test': { vanishes: 0.1, stays: 0.9 } },
     now: ['wait-for-clear'],
     next: ['thin-sealer', 'varnish-sealer'],
-  }),
-  cause({
+  },
+  {
     id: 'sealed-damp',
     prior: 3,
     signs: { cloudy: 0.8, veil: 0.15, 'edges-lift': 0.1 },
@@ -351,8 +350,8 @@ const CAUSES = [
     answers: { nail: { dents: 0.3, hard: 0.7 }, 'wet-test': { vanishes: 0.1, stays: 0.9 } },
     now: ['wait-for-clear', 'warm-room'],
     next: ['dry-before-seal', 'thin-sealer'],
-  }),
-  cause({
+  },
+  {
     id: 'edge-dried-first',
     prior: 3,
     signs: { 'edges-lift': 0.8, 'holes-round': 0.15, lip: 0.1 },
@@ -360,8 +359,8 @@ const CAUSES = [
     answers: { tape: { 'picture-comes': 0.35, holds: 0.65 } },
     now: ['glue-edge', 'sand-lip'],
     next: ['lay-faster', 'measure-medium'],
-  }),
-  cause({
+  },
+  {
     id: 'no-marks',
     prior: 4,
     signs: { crooked: 0.95 },
@@ -369,8 +368,8 @@ const CAUSES = [
     answers: { ruler: { 'print-true': 0.95, 'print-off': 0.05 } },
     now: ['trim-crooked'],
     next: ['centre-marks'],
-  }),
-  cause({
+  },
+  {
     id: 'printer-scales',
     prior: 3,
     signs: { 'wrong-size': 0.95, crooked: 0.1 },
@@ -378,8 +377,8 @@ const CAUSES = [
     answers: { ruler: { 'print-off': 0.97, 'print-true': 0.03 } },
     now: ['trim-crooked', 'paint-rim'],
     next: ['measure-bar', 'driver-plain'],
-  }),
-  cause({
+  },
+  {
     id: 'paper-stretched',
     prior: 1,
     signs: { 'wrong-size': 0.6, wrinkles: 0.25, crooked: 0.15 },
@@ -387,11 +386,5 @@ const CAUSES = [
     answers: { ruler: { 'print-true': 0.9, 'print-off': 0.1 } },
     now: ['trim-crooked'],
     next: ['lay-faster'],
-  }),
-] as const satisfies readonly CauseRecord[];
-
-export type FaultCauseId = (typeof CAUSES)[number]['id'];
-export interface FaultCause extends CauseRecord {
-  id: FaultCauseId;
-}
-export const FAULT_CAUSES: readonly FaultCause[] = CAUSES;
+  },
+];

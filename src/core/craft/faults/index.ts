@@ -7,5 +7,6 @@ export {
   type FaultEvidenceId,
   type FaultSignId,
 } from './signs';
-export { FAULT_CAUSES, type FaultCause, type FaultCauseId } from './causes';
+export { FAULT_CAUSES, type FaultCause } from './causes';
+export { FAULT_CAUSE_IDS, type FaultCauseId } from './cause-ids';
 export { FAULT_REMEDIES, type FaultRemedyId } from './remedies';

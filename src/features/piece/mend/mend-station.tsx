@@ -1,5 +1,6 @@
 'use client';
 import { Button } from '@mui/material';
+import dynamic from 'next/dynamic';
 import { StationCautions, StationTools } from '../station-cautions';
 import { REPAIR_WORDS, counted } from '@/words';
 import { sum } from '@/core/shared';
@@ -17,11 +18,13 @@ import { NextLink } from '../next-link';
 import { useOpenPiece } from '../piece-context';
 import { StationLayout } from '../station-layout';
 import { useStepDone } from '../use-step-done';
-import { FromPhotoPart } from './from-photo-part';
-import { LooksPart } from './looks-part';
 import { MendOverlay } from './mend-overlay';
 import { useEdgeColour } from './use-edge-colour';
 import { useHoles } from './use-holes';
+
+/** What mixes colours loads when the station is open. */
+const FromPhotoPart = dynamic(() => import('./from-photo-part').then((file) => file.FromPhotoPart), { ssr: false });
+const LooksPart = dynamic(() => import('./looks-part').then((file) => file.LooksPart), { ssr: false });
 
 /** A paler edge is no toner: there is nothing to match, and no rim. */
 const LIGHTEST_RIM = 88;

@@ -1,5 +1,6 @@
 'use client';
 import { Button } from '@mui/material';
+import dynamic from 'next/dynamic';
 import { SEALERS, SHEENS } from '@/core/craft';
 import { isSealed } from '@/core/stations';
 import { StationCautions, StationTools } from '../station-cautions';
@@ -37,8 +38,9 @@ import { useOpenPiece } from '../piece-context';
 import { StationLayout } from '../station-layout';
 import { useStepDone } from '../use-step-done';
 import { DatesPart } from './dates-part';
-import { SheensPart } from './sheens-part';
 import css from './seal.module.css';
+
+const SheensPart = dynamic(() => import('./sheens-part').then((file) => file.SheensPart), { ssr: false });
 
 export function SealStation() {
   const { piece, plan, change, now } = useOpenPiece();
