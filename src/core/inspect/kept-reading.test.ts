@@ -72,10 +72,10 @@ it('the wet test can be told by hand, area by area: what was gone goes under the
   const before = judgePiece(readKept(record));
   expect(before).toMatchObject({ decision: 'areas' });
   const [first, second] = before.areas;
-  const gone = toldWet(record, first!.cells, true);
+  const gone = toldWet(record, first.cells, true);
   expect(judgePiece(readKept(gone)).areas).toHaveLength(before.areas.length - 1);
-  expect(judgePiece(readKept(toldWet(gone, second!.cells, true)))).toMatchObject({ decision: 'seal' });
-  expect(judgePiece(readKept(toldWet(gone, first!.cells, false)))).toMatchObject({ decision: 'areas' });
+  expect(judgePiece(readKept(toldWet(gone, second.cells, true)))).toMatchObject({ decision: 'seal' });
+  expect(judgePiece(readKept(toldWet(gone, first.cells, false)))).toMatchObject({ decision: 'areas' });
   expect(isWholeReading(gone)).toBe(true);
 });
 

@@ -2,18 +2,16 @@
  * A reading as a piece keeps it: its maps as a letter a cell, coarser where there would be very many, so that a record
  * stays small. A share is one of the 57 letters from `#` to `[`, `!` is null: within a hundredth of what was read.
  */
+import { letterShare, shareLetter } from '@/core/shared';
 import type { SizeMm } from '@/core/shape';
 import type { KeptReading } from '@/core/stations';
 import type { CellMap, PieceReading } from './read-piece';
 
-const FIRST = 35;
-const STEPS = 56;
 const NOTHING = '!';
 export const MOST_KEPT_CELLS = 4000;
 
-const letter = (value: number | null): string =>
-  value === null ? NOTHING : String.fromCharCode(FIRST + Math.round(Math.min(1, Math.max(0, value)) * STEPS));
-const share = (text: string): number | null => (text === NOTHING ? null : (text.charCodeAt(0) - FIRST) / STEPS);
+const letter = (value: number | null): string => (value === null ? NOTHING : shareLetter(value));
+const share = (text: string): number | null => (text === NOTHING ? null : letterShare(text));
 
 /** A letter that is one of these, so that a record can be checked. */
 export const KEPT_LETTERS = /^[!#-[]*$/;

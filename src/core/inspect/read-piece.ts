@@ -4,6 +4,7 @@
  * wetted piece, both are told apart on every ground.
  */
 import {
+  boxCorners,
   channelOf,
   grayOf,
   homographyOf,
@@ -125,7 +126,7 @@ function register(
   let agree = 1;
   let leastLike = LEAST_LIKE.many;
   if (corners) {
-    h = homographyOf(boxCorners(size), corners);
+    h = homographyOf(boxCorners(size.widthMm, size.heightMm), corners);
   } else {
     const { image, by } = shrunk(gray, PHOTO_SIDE);
     const places = findPicture(features, featuresOf(image, PHOTO_POINTS), { px: FOUND_PX }).map((one) => {
@@ -140,7 +141,7 @@ function register(
   }
   if (!h) return fail('piece-not-found', 'expected the piece in the photo, found none of its picture');
   const found = h;
-  onFound(boxCorners(size).map(({ x, y }) => project(found, x, y)));
+  onFound(boxCorners(size.widthMm, size.heightMm).map(({ x, y }) => project(found, x, y)));
   const coarse = Math.max(1, Math.round(pxPerMm(h, size) / EDGE_DENSITY));
   const channels = CHANNELS.map((channel) => reduced(channelOf(photo, channel), coarse));
   const ring = outlineOf(expected, size);
@@ -163,18 +164,11 @@ function register(
   };
   return ok({
     at,
-    corners: boxCorners(size).map(({ x, y }) => at(x, y)),
+    corners: boxCorners(size.widthMm, size.heightMm).map(({ x, y }) => at(x, y)),
     rmsMm: bend.rmsMm,
     sure: Math.max(0, Math.min(1, like * (0.5 + 0.5 * Math.min(1, agree * 2)))),
   });
 }
-
-const boxCorners = ({ widthMm, heightMm }: Sought['size']): Point[] => [
-  { x: 0, y: 0 },
-  { x: widthMm, y: 0 },
-  { x: widthMm, y: heightMm },
-  { x: 0, y: heightMm },
-];
 
 /** How far patches are looked for, mm, from far to near. */
 const CLOSING_IN = [

@@ -42,3 +42,11 @@ export function project(h: Homography, x: number, y: number): Point {
   const w = h[6] * x + h[7] * y + 1;
   return { x: (h[0] * x + h[1] * y + h[2]) / w, y: (h[3] * x + h[4] * y + h[5]) / w };
 }
+
+/** The corners of a box at the origin, from its top left clockwise. */
+export const boxCorners = (width: number, height: number): Point[] => [
+  { x: 0, y: 0 },
+  { x: width, y: 0 },
+  { x: width, y: height },
+  { x: 0, y: height },
+];

@@ -1,5 +1,5 @@
 /** What reading photographs needs: single-channel rasters, and the perspective between planes. */
-export { homographyOf, project, solve, type Homography, type Point } from './homography';
+export { boxCorners, homographyOf, project, solve, type Homography, type Point } from './homography';
 export {
   boxMean,
   channelOf,

@@ -3,15 +3,13 @@
  * within. What needs to know where a picture is dark, light or even, without its file, asks this. One letter a figure:
  * lightness in steps of about two L*, spread in steps of half of one.
  */
-import { clamp } from '@/core/shared';
+import { letterShare, shareLetter } from '@/core/shared';
 import { lightnessFromLuminance, linearLight } from '@/core/colour';
 import type { SizePx } from './crop';
 import { frameMatrix, frameSize, type Turning } from './frame';
 
 const SKETCH_SIDE = 32;
 const FIELDS = SKETCH_SIDE * SKETCH_SIDE;
-const FIRST = 35;
-const STEPS = 56;
 const MOST_SPREAD = 28;
 /** Lightness of all fields, then their spread. */
 export const SKETCH_LENGTH = 2 * FIELDS;
@@ -22,7 +20,6 @@ export interface Sketch {
   spread: Float32Array;
 }
 
-const letter = (share: number): string => String.fromCharCode(FIRST + Math.round(clamp(share, 0, 1) * STEPS));
 const LIGHTNESS = Float32Array.from({ length: 1025 }, (_, step) => lightnessFromLuminance(step / 1024));
 const LINEAR = Float32Array.from({ length: 256 }, (_, level) => linearLight(level));
 
@@ -48,15 +45,15 @@ export function sketchOf(pixels: Uint8ClampedArray, width: number, height: numbe
     return { mean, spread: Math.sqrt(Math.max(0, squares[at]! / count - mean * mean)) };
   });
   return [
-    ...fields.map(({ mean }) => letter(mean / 100)),
-    ...fields.map(({ spread }) => letter(spread / MOST_SPREAD)),
+    ...fields.map(({ mean }) => shareLetter(mean / 100)),
+    ...fields.map(({ spread }) => shareLetter(spread / MOST_SPREAD)),
   ].join('');
 }
 
 /** Null where there is none, as with pictures that were taken in before there were sketches. */
 export function readSketch(text: string | null | undefined): Sketch | null {
   if (!text || text.length !== SKETCH_LENGTH) return null;
-  const share = (at: number) => (text.charCodeAt(at) - FIRST) / STEPS;
+  const share = (at: number) => letterShare(text.charAt(at));
   return {
     lightness: Float32Array.from({ length: FIELDS }, (_, at) => 100 * share(at)),
     spread: Float32Array.from({ length: FIELDS }, (_, at) => MOST_SPREAD * share(FIELDS + at)),

@@ -105,16 +105,19 @@ const kindOf = (lightness: number, spread: number): WorkKind | null => {
   return lightness > LIGHT_LIGHTNESS && spread < EVEN_SPREAD ? 'feel-here' : null;
 };
 
+/** The middle of a field, mm of the face. */
+const fieldMiddle = ({ columns, rows, box }: Pick<WorkMap, 'columns' | 'rows' | 'box'>, at: number) => ({
+  x: box.xMm + (((at % columns) + 0.5) * box.widthMm) / columns,
+  y: box.yMm + ((Math.floor(at / columns) + 0.5) * box.heightMm) / rows,
+});
+
 /** Lightness and spread over the box; NaN where no picture lies. */
 function tonesOf({ picture, turning, crop, place, box }: WorkInput, columns: number, rows: number) {
   const sketch = readSketch(picture?.sketch);
   if (!picture || !sketch) return null;
   const field = fieldAt(picture, turning);
   const at = (index: number): number | null => {
-    const [x, y] = [
-      box.xMm + (((index % columns) + 0.5) * box.widthMm) / columns,
-      box.yMm + ((Math.floor(index / columns) + 0.5) * box.heightMm) / rows,
-    ];
+    const { x, y } = fieldMiddle({ columns, rows, box }, index);
     const [u, v] = [(x - place.xMm) / place.widthMm, (y - place.yMm) / place.heightMm];
     return u < 0 || v < 0 || u > 1 || v > 1 ? null : field(crop.x + u * crop.width, crop.y + v * crop.height);
   };
@@ -207,10 +210,7 @@ function shareIn(
 ): number {
   let [all, found] = [0, 0];
   kinds.forEach((one, at) => {
-    const [x, y] = [
-      box.xMm + (((at % columns) + 0.5) * box.widthMm) / columns,
-      box.yMm + ((Math.floor(at / columns) + 0.5) * box.heightMm) / rows,
-    ];
+    const { x, y } = fieldMiddle({ columns, rows, box }, at);
     if (x < part.xMm || y < part.yMm || x > part.xMm + part.widthMm || y > part.yMm + part.heightMm) return;
     all++;
     if (one === kind) found++;

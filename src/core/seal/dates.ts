@@ -5,7 +5,7 @@
  */
 import type { UseId } from '@/core/craft';
 import { MS_PER_DAY, MS_PER_HOUR } from '@/core/shared';
-import type { SealPlan } from './sealing';
+import { afterLastCoat, type SealPlan } from './sealing';
 
 export type SealDateCode = 'coat' | 'touch' | 'hang' | 'wipe' | 'first-wash' | 'hand-over' | 'hard';
 export interface SealDate {
@@ -43,9 +43,7 @@ export function sealDates({ plan, coatsAt, plannedAt = [], firstAt, use, launder
   const coats = coatTimes(plan, coatsAt, plannedAt, firstAt);
   const last = coats.at(-1);
   if (last === undefined) return [];
-  const touchAt = last + plan.touchHours * MS_PER_HOUR;
-  const lightAt = last + plan.lightUseDays * MS_PER_DAY;
-  const hardAt = last + plan.fullCureDays * MS_PER_DAY;
+  const { touchAt, lightUseAt, fullCureAt } = afterLastCoat(plan, last);
   const worn = use === 'table-top' || use === 'handled';
   const dates = [
     ...coats.map((at, index): SealDate => ({ code: 'coat', number: index + 1, at })),
@@ -53,10 +51,10 @@ export function sealDates({ plan, coatsAt, plannedAt = [], firstAt, use, launder
     ...(use === 'wall' || use === 'sunlit-wall'
       ? [date('hang', Math.max(touchAt, last + HANG_HOURS * MS_PER_HOUR))]
       : []),
-    date('wipe', lightAt),
-    ...(laundered ? [date('first-wash', Math.max(lightAt, last + FIRST_WASH_DAYS * MS_PER_DAY))] : []),
-    date('hand-over', worn ? hardAt : lightAt),
-    date('hard', hardAt),
+    date('wipe', lightUseAt),
+    ...(laundered ? [date('first-wash', Math.max(lightUseAt, last + FIRST_WASH_DAYS * MS_PER_DAY))] : []),
+    date('hand-over', worn ? fullCureAt : lightUseAt),
+    date('hard', fullCureAt),
   ];
   return dates.sort((a, b) => a.at - b.at);
 }

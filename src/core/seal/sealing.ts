@@ -128,11 +128,16 @@ export function sealClock(plan: SealPlan, coatsAt: readonly number[]): SealClock
   return {
     coatsLeft,
     nextCoatAt: coatsLeft > 0 ? last + plan.betweenHours * MS_PER_HOUR : null,
-    touchAt: finalCoatAt + plan.touchHours * MS_PER_HOUR,
-    lightUseAt: finalCoatAt + plan.lightUseDays * MS_PER_DAY,
-    fullCureAt: finalCoatAt + plan.fullCureDays * MS_PER_DAY,
+    ...afterLastCoat(plan, finalCoatAt),
   };
 }
+
+/** When it is dry to the touch, carries light use, and is hard. */
+export const afterLastCoat = ({ touchHours, lightUseDays, fullCureDays }: SealPlan, lastAt: number) => ({
+  touchAt: lastAt + touchHours * MS_PER_HOUR,
+  lightUseAt: lastAt + lightUseDays * MS_PER_DAY,
+  fullCureAt: lastAt + fullCureDays * MS_PER_DAY,
+});
 
 export const defaultSealer = (context: SealContext): SealerId | null =>
   sealerChoices(context).find((choice) => choice.suits)?.sealer.id ?? null;

@@ -7,7 +7,7 @@ import { useDrag } from '@use-gesture/react';
 import { AlarmClockPlus, Contrast, Megaphone, MegaphoneOff, Volume2, VolumeX, X } from 'lucide-react';
 import Link from 'next/link';
 import { useRouter, useSearchParams } from 'next/navigation';
-import { useEffect, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { useFinishStep, useSchedule, type PieceInPlan, type PlanEntry, type Schedule } from '@/features/agenda';
 import { PieceFigure, figureSize } from '@/features/pieces';
@@ -219,7 +219,7 @@ function Step({
   const { agenda, change } = schedule;
   const { piece, step } = entry;
   const { job, plan } = inPlan.foreseen;
-  const run = benchRun(step, job, plan, units);
+  const run = useMemo(() => benchRun(step, job, plan, units), [step, job, plan, units]);
   const [at, setAt] = useState(() => openCard(entry.key));
   useEffect(() => sessionStorage.setItem(OPEN_CARD, `${entry.key}#${at}`), [entry.key, at]);
   const card = run.cards[Math.min(at, run.cards.length - 1)]!;

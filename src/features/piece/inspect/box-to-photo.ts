@@ -1,4 +1,4 @@
-import { homographyOf, type Homography, type Point } from '@/core/photo';
+import { boxCorners, homographyOf, type Homography } from '@/core/photo';
 import type { KeptReading } from '@/core/stations';
 
 /** Millimetres of the print's box to pixels of the photo as it is kept. */
@@ -7,10 +7,3 @@ export const boxToPhoto = ({ cell, corners, photo }: KeptReading): Homography | 
     boxCorners(cell.widthMm * cell.columns, cell.heightMm * cell.rows),
     corners.map(({ x, y }) => ({ x: x * photo.width, y: y * photo.height })),
   );
-
-export const boxCorners = (width: number, height: number): Point[] => [
-  { x: 0, y: 0 },
-  { x: width, y: 0 },
-  { x: width, y: height },
-  { x: 0, y: height },
-];

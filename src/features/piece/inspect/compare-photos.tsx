@@ -1,10 +1,9 @@
 'use client';
 import { Slider } from '@mui/material';
 import { useMemo, useState } from 'react';
-import { homographyOf } from '@/core/photo';
+import { boxCorners, homographyOf } from '@/core/photo';
 import type { KeptReading } from '@/core/stations';
 import { useObjectUrl, useStoredPicture } from '@/features/shelf';
-import { boxCorners } from './box-to-photo';
 import css from './inspect.module.css';
 
 const SHOWN_WIDTH = 480;

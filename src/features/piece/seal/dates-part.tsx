@@ -1,4 +1,5 @@
 'use client';
+import { MS_PER_DAY } from '@/core/shared';
 import { sealDatesOf } from '@/core/stations';
 import { Part, clockTime, dayName } from '@/ui';
 import { sealDateName, upperFirst } from '@/words';
@@ -8,7 +9,7 @@ import css from './seal.module.css';
 /** What happens when, from the next coat to the day it is hard. */
 export function DatesPart() {
   const { piece, plan, now } = useOpenPiece();
-  const dates = sealDatesOf(piece, plan, now).filter(({ at }) => at >= now - DAY_MS);
+  const dates = sealDatesOf(piece, plan, now).filter(({ at }) => at >= now - MS_PER_DAY);
   if (dates.length === 0) return null;
   return (
     <Part title={piece.seal.coatsAt.length > 0 ? 'When it may be what' : 'If it is sealed as soon as it may'}>
@@ -24,6 +25,5 @@ export function DatesPart() {
   );
 }
 
-const DAY_MS = 86_400_000;
 /** Told by the hour; the others by the day. */
 const SHORT = new Set(['coat', 'touch', 'hang']);
