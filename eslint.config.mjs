@@ -12,6 +12,20 @@ const SENTENCES = [`Literal[value=${FOUR_WORDS}]`, `TemplateElement[value.raw=${
   message: 'The core has no sentence for people: give a code with its figures and say it in src/words.',
 }));
 
+/** What people read goes through say and its kind, so that it can be said in every language. */
+const THREE_WORDS = String.raw`/^(?!.*var\(--).*[a-z]{2,},? [a-z’']+,? [a-z’']{2,}/i`;
+const NOT_FOR_PEOPLE =
+  ':not(CallExpression[callee.name=/^(said|fail|dated)$/] *):not(NewExpression *):not(CallExpression[callee.property.name=/^(error|warn|setAttribute|querySelector)$/] *):not(ImportDeclaration *):not(JSXAttribute[name.name=/^(className|d|style|sx|viewBox|transform)$/] *):not(TSLiteralType *)';
+const UNSAID = [
+  `JSXText[value=/[A-Za-z]{2}/]`,
+  `JSXAttribute[name.name=/^(label|title|hint|aria-label|alt|placeholder|caption|text|heading)$/] > Literal[value=/[A-Za-z]{2}/]`,
+  `Literal[value=${THREE_WORDS}]${NOT_FOR_PEOPLE}`,
+  `:not(TaggedTemplateExpression) > TemplateLiteral${NOT_FOR_PEOPLE} > TemplateElement[value.raw=${THREE_WORDS}]`,
+].map((selector) => ({
+  selector,
+  message: 'What people read stands in say`…` (a table of it in said), for every language.',
+}));
+
 const THREE_DEEP = {
   selector: 'ConditionalExpression > ConditionalExpression > ConditionalExpression',
   message: 'Choices in choices in choices are read by nobody: use a record, a function or early returns.',
@@ -61,6 +75,11 @@ export default tseslint.config(
       'no-restricted-globals': ['error', 'window', 'document', 'localStorage', 'indexedDB'],
       'no-restricted-syntax': ['error', THREE_DEEP, ...SENTENCES],
     },
+  },
+  {
+    files: ['src/{words,ui,features,app}/**/*.{ts,tsx}'],
+    ignores: ['**/*.test.{ts,tsx}'],
+    rules: { 'no-restricted-syntax': ['error', THREE_DEEP, ...UNSAID] },
   },
   {
     files: ['**/*.{mjs,cjs}'],

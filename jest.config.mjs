@@ -17,5 +17,5 @@ export default {
       },
     ],
   },
-  transformIgnorePatterns: ['/node_modules/(?!(ical\\.js|comlink|clipper2-ts)/)'],
+  transformIgnorePatterns: ['/node_modules/(?!(ical\\.js|comlink|clipper2-ts|react-hotkeys-hook)/)'],
 };

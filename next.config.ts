@@ -1,9 +1,11 @@
 import type { NextConfig } from 'next';
 import { contentPolicy } from './src/policy';
 
+const isDevelopment = process.env.NODE_ENV === 'development';
+
 /** Of every answer. Pages overrule the policy with one that names their scripts: src/proxy.ts. */
 const HEADERS = {
-  'Content-Security-Policy': contentPolicy({ isDevelopment: process.env.NODE_ENV === 'development' }),
+  'Content-Security-Policy': contentPolicy({ isDevelopment }),
   'X-Content-Type-Options': 'nosniff',
   'Referrer-Policy': 'no-referrer',
   'Permissions-Policy': 'camera=(), geolocation=(), microphone=(), payment=(), usb=()',
@@ -11,7 +13,13 @@ const HEADERS = {
 
 const config: NextConfig = {
   headers: () =>
-    Promise.resolve([{ source: '/:path*', headers: Object.entries(HEADERS).map(([key, value]) => ({ key, value })) }]),
+    Promise.resolve([
+      { source: '/:path*', headers: Object.entries(HEADERS).map(([key, value]) => ({ key, value })) },
+      {
+        source: '/_next/static/:path*',
+        headers: [{ key: 'Content-Security-Policy', value: contentPolicy({ isWorker: true, isDevelopment }) }],
+      },
+    ]),
   reactStrictMode: true,
   poweredByHeader: false,
   devIndicators: false,

@@ -8,6 +8,8 @@ export default defineConfig({
   // Six times what the longest takes on a quiet machine.
   timeout: 360_000,
   expect: { timeout: 15_000 },
+  // A browser on a busy machine may stumble once: what passes on its second try is counted and named as flaky.
+  retries: 1,
   // One worker: the journeys measure the page's own time, and the machine has two cores.
   workers: 1,
   reporter: [['list'], ['json', { outputFile: process.env.PLAYWRIGHT_JSON_OUTPUT_FILE ?? '.cache/playwright.json' }]],

@@ -8,11 +8,14 @@ export const CHECKOUT = process.argv[2] ?? join(import.meta.dirname, '..');
 const PORT = 3466;
 export const ADDRESS = `http://localhost:${PORT}`;
 
-/** Runs `measure` in a browser over the built program with its example loaded. */
-export async function withApp(measure: (page: Page, context: BrowserContext) => Promise<void>): Promise<void> {
+/** Runs `measure` in a browser over the built program, with its example loaded or with nothing in it. */
+export async function withApp(
+  measure: (page: Page, context: BrowserContext) => Promise<void>,
+  { demo = true }: { demo?: boolean } = {},
+): Promise<void> {
   const server = spawn(process.execPath, ['node_modules/next/dist/bin/next', 'start', '-p', String(PORT)], {
     cwd: CHECKOUT,
-    env: { ...process.env, FOBBET_DEMO: '1', NEXT_TELEMETRY_DISABLED: '1' },
+    env: { ...process.env, FOBBET_DEMO: demo ? '1' : '', NEXT_TELEMETRY_DISABLED: '1' },
     stdio: ['ignore', 'pipe', 'inherit'],
   });
   await new Promise<void>((resolve, reject) => {
@@ -30,7 +33,10 @@ export async function withApp(measure: (page: Page, context: BrowserContext) => 
     });
     const page = await context.newPage();
     await page.goto(`${ADDRESS}/`);
-    await page.getByText('Fern platform marker').first().waitFor();
+    await page
+      .getByText(demo ? 'Fern platform marker' : 'Fobbet')
+      .first()
+      .waitFor();
     await measure(page, context);
   } finally {
     await browser.close();

@@ -1,8 +1,11 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { expect, test, type Page } from '@playwright/test';
+import { execFileSync } from 'node:child_process';
+import { expect, test, type Locator, type Page } from '@playwright/test';
 import { STATIONS } from '../src/core/stations';
-import { DEMO_URL, answer, openDemo, openStation } from './support/page';
+import { DEMO_URL, answer, openDemo, openStation, settled, stands, storedRecord } from './support/page';
+import { tabTo } from './support/tab-to';
+import { pageBoxMm } from './support/reading';
 
 const AXE = readFileSync(join(process.cwd(), 'node_modules', 'axe-core', 'axe.min.js'), 'utf8');
 
@@ -17,42 +20,250 @@ async function violations(page: Page): Promise<string[]> {
         ) => Promise<{ violations: { id: string; nodes: { target: string[]; failureSummary: string }[] }[] }>;
       };
     };
-    const found = await axe.run({ runOnly: ['wcag2a', 'wcag2aa', 'wcag21aa'] });
+    const found = await axe.run({
+      runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'],
+    });
     return found.violations.flatMap(({ id, nodes }) =>
       nodes.map((node) => `${id}: ${node.target.join(' ')} ${node.failureSummary}`),
     );
   });
 }
 
-for (const scheme of ['light', 'dark'] as const) {
-  test(`no barrier at any place or station, ${scheme}`, async ({ page }) => {
-    test.setTimeout(240_000);
-    await page.emulateMedia({ colorScheme: scheme, reducedMotion: 'reduce' });
+const PLACES = [
+  '/',
+  '/pieces',
+  '/pieces/print',
+  '/pieces/set?id=labels',
+  '/ahead',
+  '/bench',
+  '/stash',
+  '/faults?piece=demo-fern-marker',
+  '/kept',
+  '/help',
+  '/piece/demo-crest-bucket/surface',
+  '/piece/demo-route-map/picture',
+  '/piece/demo-ticket-drawers/method',
+  ...STATIONS.map((station) => `/piece/demo-departures-board/${station}`),
+  '/piece/demo-fern-marker/seal',
+  '/piece/demo-viaduct/sheet',
+];
+
+/** What stands over a page, each opened as a person opens it. */
+const OVER: readonly { name: string; path: string; open: (page: Page) => Promise<void> }[] = [
+  {
+    name: 'keys and reading',
+    path: '/',
+    open: (page) => page.getByRole('button', { name: 'Keys and reading' }).click(),
+  },
+  { name: 'due date', path: '/piece/demo-viaduct/sheet', open: (page) => page.getByTestId('due-date').click() },
+  {
+    name: 'files of a piece',
+    path: '/piece/demo-viaduct/sheet',
+    open: (page) => page.getByRole('button', { name: 'Files of this piece' }).click(),
+  },
+  {
+    name: 'a set',
+    path: '/piece/demo-viaduct/sheet',
+    open: async (page) => {
+      await page.getByRole('button', { name: 'Files of this piece' }).click();
+      await page.getByRole('menuitem', { name: /A set like this/ }).click();
+      await page.getByRole('dialog').waitFor();
+    },
+  },
+  { name: 'an item', path: '/stash', open: (page) => page.getByTestId('new-item').click() },
+  {
+    name: 'a table of items',
+    path: '/stash',
+    open: (page) =>
+      page.getByTestId('csv-in').setInputFiles({
+        name: 'stash.csv',
+        mimeType: 'text/csv',
+        buffer: Buffer.from('kind,name,size,unit\nbinder,Gel,237,ml\nbinder,Odd,many,ml'),
+      }),
+  },
+  {
+    name: 'a copy',
+    path: '/kept',
+    open: (page) =>
+      page
+        .getByTestId('copy-in')
+        .setInputFiles({ name: 'letter.zip', mimeType: 'application/zip', buffer: Buffer.from('dear friend') }),
+  },
+];
+
+for (const [width, height] of [
+  [1280, 800],
+  [390, 844],
+] as const) {
+  test(`no barrier at any place, station or dialog, light and dark, every part open: ${width} px wide`, async ({
+    page,
+  }) => {
+    test.setTimeout(600_000);
+    await page.setViewportSize({ width, height });
     await openDemo(page);
-    const paths = [
-      '/',
-      '/pieces',
-      '/ahead',
-      '/bench',
-      '/stash',
-      '/faults?piece=demo-fern-marker',
-      '/kept',
-      '/piece/demo-crest-bucket/surface',
-      '/piece/demo-route-map/picture',
-      '/piece/demo-ticket-drawers/method',
-      ...STATIONS.map((station) => `/piece/demo-departures-board/${station}`),
-      '/piece/demo-fern-marker/seal',
-      '/piece/demo-viaduct/sheet',
-    ];
+    await storedRecord(page, 'pieces', 'demo-tea-canisters', { set: { id: 'labels', name: 'Labels', at: 0 } });
     const found: string[] = [];
-    for (const path of paths) {
+    const look = async (where: string) => {
+      for (const colorScheme of ['light', 'dark'] as const) {
+        await page.emulateMedia({ colorScheme, reducedMotion: 'reduce' });
+        found.push(...(await violations(page)).map((one) => `${where}, ${colorScheme}: ${one}`));
+      }
+    };
+    for (const path of PLACES) {
       await page.goto(`${DEMO_URL}${path}`);
-      await page.getByRole('main').and(page.locator(':not([aria-busy])')).waitFor();
-      found.push(...(await violations(page)).map((one) => `${path} ${one}`));
+      await stands(page);
+      await page.evaluate(() =>
+        document.querySelectorAll<HTMLDetailsElement>('details[data-part]').forEach((part) => (part.open = true)),
+      );
+      await look(path);
+    }
+    for (const { name, path, open } of OVER) {
+      await page.goto(`${DEMO_URL}${path}`);
+      await stands(page);
+      await open(page);
+      await page.locator('[role="dialog"], [role="menu"]').first().waitFor();
+      await look(name);
     }
     expect(found).toEqual([]);
   });
 }
+
+test('nothing is wider than 320 px at any place or station, and what is chosen differs in forced colours', async ({
+  page,
+}) => {
+  test.setTimeout(240_000);
+  await page.setViewportSize({ width: 320, height: 640 });
+  await openDemo(page);
+  const wide: string[] = [];
+  for (const path of PLACES) {
+    await page.goto(`${DEMO_URL}${path}`);
+    await stands(page);
+    const [content, screen] = await page.evaluate(() => [document.documentElement.scrollWidth, innerWidth]);
+    if (content > screen) wide.push(`${path}: ${content}`);
+  }
+  expect(wide).toEqual([]);
+  await page.emulateMedia({ forcedColors: 'active' });
+  await page.goto(`${DEMO_URL}/piece/demo-viaduct/sheet`);
+  const ways = page.getByRole('group', { name: 'Way round' }).getByRole('button');
+  await expect(ways.first()).toBeVisible();
+  const grounds = await ways.evaluateAll((buttons) =>
+    buttons.map((button) => [button.getAttribute('aria-pressed'), getComputedStyle(button).backgroundColor]),
+  );
+  const [pressed] = grounds.filter(([is]) => is === 'true');
+  expect(pressed).toBeDefined();
+  for (const [is, ground] of grounds) if (is === 'false') expect(ground).not.toBe(pressed?.[1]);
+});
+
+test('the first piece by keyboard alone, from the picture to its PDF, in sixty steps of Tab', async ({ page }) => {
+  await page.goto('/');
+  let steps = 0;
+  const reach = async (target: Locator) => {
+    await target.waitFor();
+    await expect
+      .poll(() => page.evaluate(() => document.querySelector('main')?.contains(document.activeElement) ?? false), {
+        timeout: 10_000,
+      })
+      .toBe(true)
+      .catch(() => undefined);
+    steps += await tabTo(page, target);
+  };
+  const chooser = page.waitForEvent('filechooser');
+  await reach(page.getByRole('button', { name: 'Begin with a picture' }));
+  await page.keyboard.press('Enter');
+  await (await chooser).setFiles(join(process.cwd(), 'public', 'demo', 'viaduct-at-dusk.jpg'));
+  await expect(page).toHaveURL(/\/picture$/, { timeout: 30_000 });
+  await reach(page.getByRole('group', { name: /^Is there lettering/ }).getByRole('button', { name: 'None' }));
+  await page.keyboard.press('Space');
+  await settled(page);
+  await reach(page.getByTestId('next-station'));
+  await page.keyboard.press('Enter');
+  await expect(answer(page)).toHaveText('Say what the picture goes on.');
+  await expect(answer(page)).toBeFocused();
+  await expect(page).toHaveTitle(/^Surface – viaduct-at-dusk – Fobbet$/);
+  await reach(page.getByTestId('surface-kind'));
+  await page.keyboard.type('Soft');
+  await expect(page.getByTestId('surface-kind')).toHaveValue('soft-wood');
+  await reach(page.getByTestId('blank-width'));
+  await page.keyboard.type('30 cm');
+  await page.keyboard.press('Enter');
+  await expect(page.getByTestId('blank-height')).toBeFocused();
+  await page.keyboard.type('20 cm');
+  await page.keyboard.press('Enter');
+  await settled(page);
+  await reach(page.getByTestId('next-station'));
+  await page.keyboard.press('Enter');
+  await reach(page.getByTestId('take-and-go-on'));
+  await page.keyboard.press('Enter');
+  const download = page.waitForEvent('download', { timeout: 60_000 });
+  await reach(page.getByTestId('make-pdf'));
+  await page.keyboard.press('Enter');
+  expect((await download).suggestedFilename()).toMatch(/\.pdf$/);
+  expect(steps).toBeLessThanOrEqual(60);
+});
+
+test('what is read aloud: one heading for each station, its answer live, the drawing in words', async ({ page }) => {
+  await openDemo(page, '/piece/demo-viaduct/lay');
+  const main = page.getByRole('main');
+  await expect(main.getByRole('heading', { level: 1 })).toHaveText(['Viaduct at dusk: Lay']);
+  await expect(main.getByRole('heading', { level: 2 }).first()).toHaveText(/^Pour .+ and lay within \d+ min\.$/);
+  const words = page.getByTestId('in-words').getByRole('listitem');
+  await expect(words.first()).toHaveText(/^The blank, .+, is .+ wide, .+ high\.$/);
+  await expect(words.filter({ hasText: /^The print is/ })).toHaveCount(1);
+  await expect(words.filter({ hasText: /strokes outwards: / })).not.toHaveCount(0);
+  await expect(
+    page.getByRole('navigation', { name: 'Stations' }).getByRole('link', { name: /^Lay, / }),
+  ).toHaveAttribute('aria-current', 'step');
+});
+
+test('single keys leave what has the focus alone, can be changed, and switched off', async ({ page }) => {
+  await openDemo(page, '/piece/demo-viaduct/surface');
+  await page.getByTestId('surface-kind').focus();
+  await page.keyboard.press('b');
+  await page.getByTestId('next-station').focus();
+  await page.keyboard.press('n');
+  await expect(page).toHaveURL(/\/piece\/demo-viaduct\/surface$/);
+  await page.keyboard.press('Control+z').catch(() => undefined);
+  await page.getByRole('button', { name: 'Keys and reading' }).click();
+  await page.getByTestId('key-bench').fill('w');
+  await page.getByTestId('key-units').fill('w');
+  await expect(page.getByRole('alert')).toContainText('“w” is taken');
+  await page.keyboard.press('Escape');
+  await page.goto(`${DEMO_URL}/pieces`);
+  await stands(page);
+  await page.keyboard.press('b');
+  await expect(page).toHaveURL(/\/pieces$/);
+  await page.keyboard.press('w');
+  await expect(page).toHaveURL(/\/bench$/);
+  await page.goto(`${DEMO_URL}/pieces`);
+  await page.getByRole('button', { name: 'Keys and reading' }).click();
+  await page.getByTestId('keys-on').click();
+  await expect(page.getByTestId('keys-on')).not.toBeChecked();
+  await page.keyboard.press('Escape');
+  await page.goto(`${DEMO_URL}/stash`);
+  await stands(page);
+  await page.keyboard.press('w');
+  await page.keyboard.press('?');
+  await expect(page).toHaveURL(/\/stash$/);
+  await expect(page.getByRole('dialog')).toHaveCount(0);
+});
+
+test('the help is searched over words, workings and cautions, and prints as a booklet', async ({ page }, info) => {
+  await openDemo(page, '/piece/demo-departures-board/cure');
+  await page.getByTestId('how').click();
+  await expect(page.locator('#working-cure')).toBeInViewport();
+  await page.getByTestId('help-search').fill('haze');
+  await expect(page.getByTestId('topic').first()).toContainText('haze');
+  await expect(answer(page)).toHaveText(/^\d+ places speak of “haze”\.$/);
+  await page.getByTestId('help-search').fill('zeppelin');
+  await expect(answer(page)).toHaveText('Nothing here speaks of “zeppelin”.');
+  await page.getByTestId('help-search').fill('');
+  const file = info.outputPath('booklet.pdf');
+  await page.pdf({ path: file, preferCSSPageSize: true });
+  const { pages, widthMm } = pageBoxMm(file);
+  expect(pages).toBeGreaterThan(4);
+  expect(widthMm).toBeCloseTo(148, 0);
+  expect(execFileSync('pdftotext', [file, '-'], { encoding: 'utf8' })).toContain('Open time');
+});
 
 test('a piece is gone through by keyboard alone, with the focus seen', async ({ page }) => {
   await openDemo(page);
@@ -83,7 +294,7 @@ test('a piece is gone through by keyboard alone, with the focus seen', async ({ 
   await expect(size).toContainText('9 15/16 × 7 9/16 in');
   await page.keyboard.press('u');
   await page.keyboard.press('?');
-  await expect(page.getByRole('dialog', { name: 'Keys' })).toBeVisible();
+  await expect(page.getByRole('dialog', { name: 'Keys and reading' })).toBeVisible();
   await page.keyboard.press('Escape');
   await page.keyboard.press('n');
   await expect(answer(page)).toHaveText('Choose the picture you want to move.');

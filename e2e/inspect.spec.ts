@@ -1,6 +1,6 @@
 import { expect, test, type Page } from '@playwright/test';
 import { drawing } from './support/pictures';
-import { DEMO_URL, openDemo, savedTo } from './support/page';
+import { DEMO_URL, openDemo, savedTo, openPart } from './support/page';
 import { drawPage, pageBoxMm } from './support/reading';
 
 const BOARD = 'demo-departures-board';
@@ -19,6 +19,7 @@ test('the example’s board: read by photo, areas worked, read again, stopped, w
 }) => {
   test.setTimeout(400_000);
   await openDemo(page, `/piece/${BOARD}/rub`);
+  await openPart(page, 'The map of the work');
   await expect(page.getByTestId('sections').getByRole('listitem')).toHaveCount(2);
   await passDone(page, 1);
   await page.getByTestId('example-dry').click();
@@ -117,6 +118,7 @@ test('what is not the piece is refused with its reason, and can be shown by hand
 
 test('the care label prints as a small card at its size, with marks to cut it by', async ({ page }, info) => {
   await openDemo(page, '/piece/demo-fern-marker/keep');
+  await openPart(page, 'Care label');
   const [download] = await Promise.all([page.waitForEvent('download'), page.getByTestId('care-card').click()]);
   expect(download.suggestedFilename()).toBe('fern-platform-marker-care.pdf');
   const pdf = await savedTo(download, info.outputPath('care.pdf'));

@@ -63,9 +63,9 @@ test('what is no picture is refused with a sentence, and the picture stays', asy
   const cases: [string, RegExp][] = [
     [
       file('drawing.gif', Buffer.from('R0lGODlhAQABAIAAAP///wAAACH5BAEAAAAALAAAAAABAAEAAAICRAEAOw==', 'base64')),
-      /not a JPEG, PNG or WebP picture/,
+      /not a JPEG, PNG, WebP, HEIC or AVIF picture/,
     ],
-    [file('renamed.png', Buffer.from('%PDF-1.7 not a picture at all')), /not a JPEG, PNG or WebP picture/],
+    [file('renamed.png', Buffer.from('%PDF-1.7 not a picture at all')), /not a JPEG, PNG, WebP, HEIC or AVIF picture/],
     [file('cut.jpg', whole.subarray(0, Math.floor(whole.length / 2))), /damaged or cut short/],
     [file('empty.jpg', Buffer.alloc(0)), /file is empty/],
     [

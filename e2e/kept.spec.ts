@@ -1,30 +1,15 @@
 import { readFileSync } from 'node:fs';
 import { expect, test, type Page } from '@playwright/test';
-import { DEMO_URL, beginPiece, openStation, savedTo, settled, storedPieces, typeInto } from './support/page';
-
-/** Alters one stored record as another program, or a fault, would. */
-const altered = (page: Page, table: string, key: string, patch: Record<string, unknown>): Promise<unknown> =>
-  page.evaluate(
-    async ([name, id, change]) => {
-      const open = indexedDB.open('fobbet');
-      const db = await new Promise<IDBDatabase>((resolve) => {
-        open.onsuccess = () => resolve(open.result);
-      });
-      const store = db.transaction(name, 'readwrite').objectStore(name);
-      const stored = await new Promise<object>((resolve) => {
-        const get = store.get(id);
-        get.onsuccess = () => resolve(get.result as object);
-      });
-      const next = { ...stored, ...change };
-      await new Promise<void>((resolve) => {
-        const put = store.put(next);
-        put.onsuccess = () => resolve();
-      });
-      db.close();
-      return next;
-    },
-    [table, key, patch] as const,
-  );
+import {
+  DEMO_URL,
+  beginPiece,
+  openStation,
+  savedTo,
+  settled,
+  storedPieces,
+  storedRecord,
+  typeInto,
+} from './support/page';
 
 const opened = async (page: Page, path: string) => {
   await page.goto(`${DEMO_URL}/`);
@@ -53,7 +38,7 @@ test('a bottle that holds nothing is refused in its field; the stash stays', asy
 test('a stash of a newer program is named, kept, offered as a file, and never written over', async ({ page }, info) => {
   await opened(page, '/stash');
   await expect(page.getByTestId('stash-item').first()).toBeVisible();
-  await altered(page, 'stash', 'stash', { version: 99 });
+  await storedRecord(page, 'stash', 'stash', { version: 99 });
   await page.reload();
   const bar = page.getByTestId('unreadable-stash');
   await expect(bar).toContainText('written over');
@@ -77,7 +62,7 @@ test('a stash of a newer program is named, kept, offered as a file, and never wr
 test('a piece that can’t be read is named and offered as a file; every other place works', async ({ page }, info) => {
   await opened(page, '/pieces');
   await expect(page.getByText('Fern platform marker').first()).toBeVisible();
-  await altered(page, 'pieces', 'demo-fern-marker', { dueOn: '2026-31-12' });
+  await storedRecord(page, 'pieces', 'demo-fern-marker', { dueOn: '2026-31-12' });
   await page.reload();
   await expect(page.getByRole('alert').filter({ hasText: 'Fern platform marker' })).toContainText('cannot be shown');
   await expect(page.getByText('Route map').first()).toBeVisible();

@@ -9,6 +9,7 @@ import {
   settled,
   storedPieces,
   typeInto,
+  openPart,
 } from './support/page';
 import { drawing } from './support/pictures';
 import { drawPage, pageBoxMm } from './support/reading';
@@ -59,6 +60,7 @@ test('a slider answers on the specimen while it moves, and is kept when it is le
   await page.getByRole('button', { name: 'On the piece' }).click();
   await drawn(page, 'look');
   const before = Number(await page.getByTestId('look').getAttribute('data-drawn'));
+  await openPart(page, 'Tone');
   const slider = page.getByTestId('tone-gamma').getByRole('slider');
   await slider.focus();
   for (let press = 0; press < 6; press++) await slider.press('ArrowRight');
@@ -105,12 +107,14 @@ test('methods: another print opens another school; label values hold for all pie
   await pieceWith(page, 'Tea canister', await drawing('third-white', THIRD_WHITE), /^Glass/, '12 cm', '9 cm');
   await openStation(page, 'Method');
   await expect(page.getByTestId('compare')).toContainText('Toner kept');
+  await openPart(page, 'Refused, and why');
   await page
     .getByTestId('refused')
     .getByRole('button', { name: /^Print it as: slip-coated/ })
     .first()
     .click();
   await expect(answer(page)).toContainText('slip paper');
+  await page.locator('summary', { hasText: 'On the label of your' }).click();
   await typeInto(page, 'label-film', '180');
   await openStation(page, 'Lay');
   await expect(page.getByText('180 µm')).toBeVisible();
@@ -147,7 +151,7 @@ test('a wrapped canvas, slats and a tapered vessel: typed, dragged, and both agr
   const [download] = await Promise.all([page.waitForEvent('download'), page.getByTestId('make-pdf').click()]);
   expect(pageBoxMm(await savedTo(download, info.outputPath('wrapped.pdf'))).pages).toBe(1);
   // The print is front, sides and tuck: 180 + 2 × 30 by 140 + 2 × 30 mm.
-  await expect(page.getByText('24 × 20 cm', { exact: true })).toBeVisible();
+  await expect(page.getByText('24 × 20 cm', { exact: true }).first()).toBeVisible();
 
   // Half as wide again it takes more than a page of A4: tiles, each told what to do.
   await openStation(page, 'Surface');
@@ -156,6 +160,7 @@ test('a wrapped canvas, slats and a tapered vessel: typed, dragged, and both agr
   await expect(answer(page)).toHaveText('Print 2 A4 pages, portrait, mirrored, at 100 %.');
   await page.getByTestId('next-page').click();
   await expect(page.getByText('Page 2 of 2, as printed: column 2, row 1.')).toBeVisible();
+  await openPart(page, 'Your printer');
   await typeInto(page, 'bar-across', '98.8');
   await expect(page.getByText(/It prints at 98.80 % across and 100.00 % along/)).toBeVisible();
   const [tiles] = await Promise.all([
@@ -190,6 +195,7 @@ test('lettering on an arc lands on the piece and in the print; traced lettering 
   await openStation(page, 'Method');
   await page.getByRole('button', { name: 'Choose: Fluid gel or polymer medium, dry and rub' }).click();
   await openStation(page, 'Picture');
+  await openPart(page, 'Lettering and more pictures');
   await page.getByTestId('add-lettering').click();
   await typeInto(page, 'lettering-words', 'UPPER WREN');
   await typeInto(page, 'lettering-size', '12 mm');
@@ -215,9 +221,11 @@ test('lettering on an arc lands on the piece and in the print; traced lettering 
   };
   const moved = await make('moved.pdf');
   await openStation(page, 'Picture');
+  await openPart(page, 'Lettering and more pictures');
   await page.getByRole('button', { name: 'Traced and painted' }).click();
   await settled(page);
   await openStation(page, 'Method');
+  await openPart(page, 'In this order');
   await expect(page.getByText('Trace and paint “UPPER WREN”')).toBeVisible();
   await openStation(page, 'Mend');
   await expect(page.getByRole('checkbox', { name: /Trace and paint the lettering/ })).toBeVisible();
@@ -273,7 +281,7 @@ test('a piece saved by an earlier version opens as it was', async ({ page }) => 
   await typeInto(page, 'blank-width', '21 cm');
   await settled(page);
   expect((await storedPieces(page))[0]).toMatchObject({
-    version: 8,
+    version: 10,
     work: { done: [], draws: [] },
     cure: { through: 'typed' },
     surface: { widthMm: 210, shape: { kind: 'rectangle' } },

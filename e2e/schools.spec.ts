@@ -179,8 +179,8 @@ const METRIC = /\d\s?(mm|cm|m|µm|ml|cl|l|°C|kPa|cm²|m²|g\/m²)(?![a-z0-9/])/
 
 /** Turns the units, and waits until they are kept. */
 async function flipUnits(page: Page, to: 'inches' | 'centimetres'): Promise<void> {
-  await page.getByRole('button', { name: /^Units: / }).click();
-  await expect(page.getByRole('button', { name: `Units: ${to}. Change` })).toBeVisible();
+  await page.getByRole('button', { name: /^cm in: units/ }).click();
+  await expect(page.getByRole('button', { name: `cm in: units, in use: ${to}` })).toBeVisible();
 }
 
 test('an inch user never meets a metric unit', async ({ page }) => {

@@ -13,6 +13,7 @@ import {
   settled,
   storedPieces,
   typeInto,
+  openPart,
 } from './support/page';
 import { pageBoxMm } from './support/reading';
 
@@ -100,6 +101,7 @@ test('a poster over several pages: tiles, map, bookmarks, and each page looked a
   expect(isBlue(first.at(60, 90))).toBe(true);
   expect(isRed(last.at(last.widthMm - 60, 90))).toBe(true);
   const png = page.waitForEvent('download', { timeout: 60_000 });
+  await openPart(page, 'Other files');
   await page.getByTestId('make-png').click();
   const meta = await sharp(await savedTo(await png, info.outputPath('page.png'))).metadata();
   expect(meta.density).toBe(300);
@@ -170,6 +172,7 @@ test('a tapered vessel: the print is bent to its fan and cut along it', async ({
   const span = (xs: number[]) => xs[xs.length - 1] - xs[0];
   expect(span(high) - span(low)).toBeGreaterThan(8);
   const svg = page.waitForEvent('download');
+  await openPart(page, 'Other files');
   await page.getByTestId('cut-lines').click();
   expect(readFileSync(await savedTo(await svg, info.outputPath('cut.svg')), 'utf8')).toContain('mm" viewBox');
 });
@@ -187,6 +190,7 @@ test('a motif is cut close, an edge torn, a layer traced on its own sheet', asyn
     .toFile(leaf);
   await piece(page, 'Leaf', /^Soft wood/, '20 cm', '14 cm', leaf);
   await method(page);
+  await openPart(page, 'How it lies');
   await page.getByRole('button', { name: 'Close round the motif' }).click();
   await page.getByTestId('find-motif').click();
   await expect(page.getByText('One outline found.')).toBeVisible({ timeout: 20_000 });
@@ -226,6 +230,7 @@ test('a calibrated printer is corrected in both directions, and the sheet says s
   await piece(page, 'Clock face', /^Soft wood/, '18 cm', '18 cm');
   await method(page);
   const download = page.waitForEvent('download');
+  await openPart(page, 'Your printer');
   await page.getByTestId('calibration-pdf').click();
   expect(
     readFileSync(await savedTo(await download, info.outputPath('calibration.pdf')))
@@ -292,6 +297,7 @@ test('a photo of a page that came out turned over says so; a picture that is no 
       .toFile(path);
     return path;
   };
+  await openPart(page, 'Read a photo of it');
   await page.getByTestId('proof-photo').setInputFiles(await photo('turned.jpg', true));
   await expect(page.getByTestId('proof-verdict')).toContainText('turned over', { timeout: 60_000 });
   await expect(answer(page)).toHaveText('Print again: the proof says why.');

@@ -10,7 +10,7 @@ for (const part of ['analysis', 'preview', 'sheet']) await must(bin('tsx'), [`be
 // Bundled as the browser's workers are: run by a transpiler that wraps every function, hot loops are measured too slow.
 const out = join(ROOT, '.cache', 'bench');
 mkdirSync(out, { recursive: true });
-for (const part of ['schedule', 'drying', 'panels']) {
+for (const part of ['schedule', 'drying', 'panels', 'trace']) {
   buildSync({
     entryPoints: [join(ROOT, 'bench', `${part}.mts`)],
     bundle: true,
@@ -31,5 +31,5 @@ await must(bin('tsx'), ['bench/inspect.mts', '200', '5001']);
 // What each page loads, what it does while nothing happens, how fast it answers, and what a slider's tick draws anew,
 // over the built program.
 await build();
-for (const part of ['first-load', 'renders', 'idle', 'answers', 'thousand', 'inspect-browser'])
+for (const part of ['first-piece', 'first-load', 'renders', 'idle', 'answers', 'thousand', 'inspect-browser'])
   await must(bin('tsx'), [`bench/${part}.mts`]);

@@ -81,6 +81,25 @@ const VIEWS = [
     size: DESK,
     press: ['[data-testid="try-on-view"]'],
     settle: 6000,
+    extra: true,
+  },
+  {
+    name: 'set',
+    path: '/piece/demo-tea-canisters/surface',
+    size: DESK,
+    run: async (page) => {
+      await page.getByRole('button', { name: 'Files of this piece' }).click();
+      await page.getByRole('menuitem', { name: /A set like this/ }).click();
+      await page.getByTestId('set-alike').fill('9');
+      await page.getByTestId('set-alike').blur();
+      await page.getByTestId('make-set').click();
+      await page.getByTestId('tick-all').first().click();
+      for (let at = 0; at < 4; at++) {
+        await page.waitForTimeout(2500);
+        await page.locator('[data-step="print"] button[data-state="ready"]').first().click();
+      }
+      await page.waitForTimeout(12_000);
+    },
   },
   { name: 'method', path: '/piece/demo-viaduct/method', size: DESK },
   { name: 'sheet', path: '/piece/demo-departures-board/sheet', size: DESK },
@@ -158,6 +177,7 @@ try {
         .click()
         .catch(() => undefined);
     for (const selector of view.press ?? []) await page.locator(selector).first().click();
+    await view.run?.(page);
     await page.waitForTimeout(view.settle ?? 2500);
     if (view.scroll) await page.locator(view.scroll).first().scrollIntoViewIfNeeded();
     await page.screenshot({ path: join(out, `${view.name}.png`), fullPage: view.full ?? false });

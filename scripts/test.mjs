@@ -32,5 +32,6 @@ const { stats } = JSON.parse(readFileSync(playwrightFile, 'utf8'));
 
 const passed = jest.numPassedTests + stats.expected + stats.flaky;
 const failed = jest.numFailedTests + jest.numFailedTestSuites * (jest.numFailedTests === 0 ? 1 : 0) + stats.unexpected;
+if (stats.flaky > 0) console.log(`\n${stats.flaky} passed on the second try only: see flaky above`);
 console.log(`\n${passed} passed, ${failed} failed`);
 process.exitCode = jestCode || playwrightCode || (failed > 0 ? 1 : 0);

@@ -3,9 +3,18 @@
  * framed by nobody.
  *
  * @param nonce names the scripts of one page; without one only files of this server run
+ * @param isWorker of a script that runs as a worker: one of them, the decoder of HEIC, begins another out of itself
  * @param isDevelopment the development server builds its scripts as it goes
  */
-export function contentPolicy({ nonce, isDevelopment }: { nonce?: string; isDevelopment: boolean }): string {
+export function contentPolicy({
+  nonce,
+  isWorker = false,
+  isDevelopment,
+}: {
+  nonce?: string;
+  isWorker?: boolean;
+  isDevelopment: boolean;
+}): string {
   const scripts = nonce ? `'nonce-${nonce}' 'strict-dynamic'` : "'self'";
   return [
     "default-src 'none'",
@@ -18,7 +27,7 @@ export function contentPolicy({ nonce, isDevelopment }: { nonce?: string; isDeve
     "img-src 'self' blob: data:",
     "media-src 'self' blob: data:",
     "manifest-src 'self'",
-    "worker-src 'self'",
+    `worker-src 'self'${isWorker ? ' blob:' : ''}`,
     "base-uri 'none'",
     "form-action 'self'",
     "frame-ancestors 'none'",

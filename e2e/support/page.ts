@@ -157,3 +157,39 @@ export const ringIn = (page: Page, ms: number): Promise<number> =>
     db.close();
     return timer.endsAt;
   }, ms);
+
+/** Opens a folded part of the worksheet; one that is open stays so. */
+export async function openPart(page: Page, title: string): Promise<void> {
+  const part = page.locator(`[data-part="${title}"]`);
+  await part.waitFor();
+  if (!(await part.evaluate((element: HTMLDetailsElement) => element.open)))
+    await part.locator('summary').first().click();
+}
+
+/** A record as it lies in the store, altered first where that is wanted, as another program or a fault would. */
+export const storedRecord = <T>(page: Page, table: string, key: string, patch: object = {}) =>
+  page.evaluate(
+    async ([table, key, patch]) => {
+      const open = indexedDB.open('fobbet');
+      const db = await new Promise<IDBDatabase>((resolve) => {
+        open.onsuccess = () => resolve(open.result);
+      });
+      const store = db.transaction(table, 'readwrite').objectStore(table);
+      const get = store.get(key);
+      const record = await new Promise<Record<string, unknown>>((resolve) => {
+        get.onsuccess = () => resolve(get.result as Record<string, unknown>);
+      });
+      const join = (old: unknown, more: unknown): unknown =>
+        old !== null && typeof old === 'object' && more !== null && typeof more === 'object' && !Array.isArray(more)
+          ? { ...old, ...Object.fromEntries(Object.entries(more).map(([k, v]) => [k, join((old as never)[k], v)])) }
+          : more;
+      const next = join(record, patch);
+      const put = store.put(next);
+      await new Promise<void>((resolve) => {
+        put.onsuccess = () => resolve();
+      });
+      db.close();
+      return next;
+    },
+    [table, key, patch] as const,
+  ) as Promise<T>;

@@ -1,12 +1,15 @@
 import { spawn, type ChildProcess } from 'node:child_process';
 
-/** A server of its own, for journeys in which it goes away. */
-export async function ownServer(port: number): Promise<{ url: string; stop: () => Promise<void> }> {
+/** A server of its own, for journeys in which it goes away, or speaks another language. */
+export async function ownServer(port: number, language = 'en'): Promise<{ url: string; stop: () => Promise<void> }> {
   const url = `http://localhost:${port}`;
   const server: ChildProcess = spawn(
     process.execPath,
     ['node_modules/next/dist/bin/next', 'start', '-p', String(port)],
-    { env: { ...process.env, FOBBET_DEMO: '1', NEXT_TELEMETRY_DISABLED: '1' }, stdio: 'ignore' },
+    {
+      env: { ...process.env, FOBBET_DEMO: '1', FOBBET_LANGUAGE: language, NEXT_TELEMETRY_DISABLED: '1' },
+      stdio: 'ignore',
+    },
   );
   const ended = new Promise<void>((resolve) => {
     server.once('exit', () => resolve());

@@ -1,4 +1,5 @@
 import type { MetadataRoute } from 'next';
+import { say } from '@/words/say';
 
 const icon = (px: number, purpose: 'any' | 'maskable') => ({
   src: `/icons/icon${purpose === 'any' ? '' : '-maskable'}-${px}.png`,
@@ -13,7 +14,7 @@ export default function manifest(): MetadataRoute.Manifest {
     id: '/',
     name: 'Fobbet',
     short_name: 'Fobbet',
-    description: 'Plans a photo transfer from the picture to the sealed piece.',
+    description: say`Plans a photo transfer from the picture to the sealed piece.`,
     start_url: '/',
     scope: '/',
     display: 'standalone',
@@ -21,8 +22,8 @@ export default function manifest(): MetadataRoute.Manifest {
     theme_color: '#5B2D5E',
     icons: [192, 512].flatMap((px) => [icon(px, 'any'), icon(px, 'maskable')]),
     shortcuts: [
-      { name: 'Bench', url: '/bench' },
-      { name: 'Pieces', url: '/pieces' },
+      { name: say`Bench`, url: '/bench' },
+      { name: say`Pieces`, url: '/pieces' },
     ],
   };
 }

@@ -3,7 +3,7 @@ export const ANY_PIECE = 'any-piece-at-all';
 
 /** The pages that are kept: every place, and every station of a piece, whichever it is. */
 export const keptPages = (stations: readonly string[]): string[] => [
-  ...['/', '/pieces', '/pieces/print', '/ahead', '/bench', '/stash', '/faults', '/kept'],
+  ...['/', '/pieces', '/pieces/print', '/pieces/set', '/ahead', '/bench', '/stash', '/faults', '/kept', '/help'],
   ...stations.map((station) => `/piece/${ANY_PIECE}/${station}`),
 ];
 

@@ -27,6 +27,8 @@ export type BundleCode =
 export type BackupCode = 'backup-too-large' | 'backup-foreign' | 'backup-newer' | 'backup-damaged' | 'backup-moved';
 export type BusyCode =
   'calendar-too-large' | 'calendar-unreadable' | 'calendar-none' | 'calendar-too-many' | 'calendar-too-slow';
+/** Of a set of pieces as a table. */
+export type SetCode = 'set-no-header' | 'set-too-many';
 export type CsvCode = 'csv-too-large' | 'csv-no-header' | 'csv-empty' | 'csv-too-slow';
 
 /** A worker that could not end its job. */

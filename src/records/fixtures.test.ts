@@ -4,6 +4,7 @@ import { SCHOOLS } from '@/core/craft';
 import { planPiece, runSteps } from '@/core/plan';
 import { NOW, PICTURE } from '@/testing/builders';
 import {
+  DEFAULT_SETTINGS,
   PIECE_VERSION,
   checkPiece,
   readAgenda,
@@ -18,7 +19,7 @@ import {
 interface Written {
   pieces: (Record<string, Record<string, unknown>> & { id: string; name: string; dueOn: string | null })[];
   stash?: { version: number };
-  agenda?: object;
+  agenda?: { helpers?: object[] };
   room?: object;
   settings?: object;
   timers?: object[];
@@ -80,10 +81,15 @@ describe.each(Array.from({ length: PIECE_VERSION - 1 }, (_, index) => index + 1)
       if (agenda)
         expect(readAgenda(agenda)).toMatchObject({
           ok: true,
-          value: { ...agenda, version: 2, hoursSaid: expect.any(Boolean) as boolean },
+          value: {
+            ...agenda,
+            version: 4,
+            hoursSaid: expect.any(Boolean) as boolean,
+            helpers: (agenda.helpers ?? []).map((helper) => ({ ...helper, days: {} })),
+          },
         });
       if (room) expect(readRoom(room)).toEqual({ ok: true, value: room });
-      if (settings) expect(readSettings(settings)).toEqual(settings);
+      if (settings) expect(readSettings(settings)).toEqual({ ...DEFAULT_SETTINGS, ...settings });
       for (const timer of timers ?? []) expect(readTimer(timer)).toEqual(timer);
     });
   },

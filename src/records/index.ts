@@ -5,14 +5,20 @@ export {
   PIECE_SCHEMA,
   PIECE_VERSION,
   checkPiece,
+  nameLike,
   newPiece,
+  numberedName,
+  ownLetteringOf,
+  pieceLike,
   picturesOf,
   readPiece,
+  withOwnLettering,
   withPictures,
+  withPlanOf,
   type Piece,
 } from './piece';
 export { PICTURE_FIELDS, factsOf, type PictureFiles, type PictureRecord, type StoredPicture } from './picture';
-export { DEFAULT_SETTINGS, checkSettings, readSettings, type Settings } from './settings';
+export { DEFAULT_SETTINGS, KEY_IDS, checkSettings, readSettings, type KeyId, type Settings } from './settings';
 export { BUNDLE_FORMAT, BUNDLE_SCHEMA, BUNDLE_VERSION, MOST_PICTURES, type BundleManifest } from './bundle';
 export { checkRecord, migrateToCurrent, type VersionCode } from './version';
 export {
@@ -31,7 +37,16 @@ export {
   type Stash,
   type StashItem,
 } from './stash';
-export { EMPTY_AGENDA, checkAgenda, freeHoursOf, readAgenda, type Agenda, type BusyTime } from './agenda';
+export {
+  EMPTY_AGENDA,
+  SHELF_MM,
+  buildInputOf,
+  checkAgenda,
+  readAgenda,
+  type Agenda,
+  type BusyTime,
+  type HelperHands,
+} from './agenda';
 export { EMPTY_ROOM, checkRoom, readRoom, type RoomRecord } from './room';
 export { readTimer, type BenchTimer } from './timer';
 export type {
@@ -39,6 +54,7 @@ export type {
   BundleCode,
   BusyCode,
   CsvCode,
+  SetCode,
   HistoryCode,
   JobCode,
   RecordKind,

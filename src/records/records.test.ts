@@ -123,6 +123,19 @@ const CASES: Readonly<Record<number, () => void>> = {
     const { wear: _w, glaze: _g, ...oldMend } = mend;
     expect(readPiece({ ...piece, version: 7, rub: oldRub, mend: oldMend })).toEqual({ ok: true, value: readyPiece() });
   },
+  8: () => {
+    const { picture, surface, ...piece } = readyPiece();
+    const { keepClear: _k, ...oldPicture } = picture;
+    const { face: _f, ...oldSurface } = surface;
+    expect(readPiece({ ...piece, version: 8, picture: oldPicture, surface: oldSurface })).toEqual({
+      ok: true,
+      value: readyPiece(),
+    });
+  },
+  9: () => {
+    const { set: _s, template: _t, ...piece } = readyPiece();
+    expect(readPiece({ ...piece, version: 9 })).toEqual({ ok: true, value: readyPiece() });
+  },
 };
 
 describe('the stored piece', () => {

@@ -1,7 +1,11 @@
 import type { UnitSystem } from '@/core/measure';
 import { MS_PER_DAY, type Result } from '@/core/shared';
-import { figure, oneOf, section, yesOrNo } from './fields';
+import { figure, oneOf, section, words, yesOrNo } from './fields';
 import { checkRecord } from './version';
+
+/** What a single key can do. Digits open the stations: they go with the others, and are not changed one by one. */
+export const KEY_IDS = ['turn', 'units', 'newPiece', 'bench', 'find', 'help'] as const;
+export type KeyId = (typeof KEY_IDS)[number];
 
 export interface Settings {
   id: 'settings';
@@ -18,6 +22,15 @@ export interface Settings {
   speech: boolean;
   /** Black on white or white on black at the bench, whatever the rest is. */
   benchContrast: boolean;
+  /** Single keys: none acts while they are off; an empty one is off by itself. */
+  keysOn: boolean;
+  keys: Record<KeyId, string>;
+  /** How long a notice stands: seven seconds, twenty, or until it is closed. */
+  notices: 'short' | 'long' | 'stay';
+  /** More contrast than the system asks for. */
+  contrast: boolean;
+  /** Every part of a worksheet stands open. */
+  unfolded: boolean;
 }
 
 export const DEFAULT_SETTINGS: Settings = {
@@ -30,9 +43,17 @@ export const DEFAULT_SETTINGS: Settings = {
   sound: true,
   speech: false,
   benchContrast: false,
+  keysOn: true,
+  keys: { turn: 'm', units: 'u', newPiece: 'n', bench: 'b', find: '/', help: '?' },
+  notices: 'short',
+  contrast: false,
+  unfolded: false,
 };
 
 const LONGEST_AHEAD_MS = 366 * MS_PER_DAY;
+
+/** One sign that a key gives; digits are the stations'. */
+const key = () => words(2).pattern(/^[^\s\d]?$/u);
 
 const SETTINGS_SCHEMA = section<Settings>({
   id: oneOf('settings'),
@@ -44,6 +65,18 @@ const SETTINGS_SCHEMA = section<Settings>({
   sound: yesOrNo(),
   speech: yesOrNo(),
   benchContrast: yesOrNo(),
+  keysOn: yesOrNo(),
+  keys: section<Settings['keys']>({
+    turn: key(),
+    units: key(),
+    newPiece: key(),
+    bench: key(),
+    find: key(),
+    help: key(),
+  }),
+  notices: oneOf('short', 'long', 'stay'),
+  contrast: yesOrNo(),
+  unfolded: yesOrNo(),
 });
 
 export function checkSettings(data: unknown): Result<Settings, 'settings-refused'> {

@@ -20,7 +20,7 @@ import {
   storedStash,
   tidy,
 } from '@/storage';
-import { EMPTY_AGENDA, EMPTY_ROOM, freeHoursOf, readAgenda, readRoom, readTimer } from './index';
+import { EMPTY_AGENDA, EMPTY_ROOM, buildInputOf, readAgenda, readRoom, readTimer } from './index';
 
 let db: FobbetDatabase;
 let count = 0;
@@ -49,7 +49,7 @@ describe('records of which there is one', () => {
     await changeRoom(db, () => ({ day: { coldestC: 8, warmestC: 18, humidityPercent: 60 } }));
     await keepReading(db, [{ at: NOW, temperatureC: 19, humidityPercent: 50 }]);
     expect(await storedRoom(db)).toMatchObject({ value: { day: { coldestC: 8 }, readings: [{ at: NOW }] } });
-    expect(freeHoursOf(EMPTY_AGENDA).weekly).toHaveLength(7);
+    expect(buildInputOf(EMPTY_AGENDA).hours.weekly).toHaveLength(7);
   });
 
   it('hours of an earlier agenda count as said where they are not those assumed', () => {
@@ -67,7 +67,7 @@ describe('records of which there is one', () => {
     null,
     7,
     { ...EMPTY_AGENDA, weekly: [] },
-    { ...EMPTY_AGENDA, version: 3 },
+    { ...EMPTY_AGENDA, version: 5 },
     { ...EMPTY_AGENDA, places: { bench: -1, rack: 1, oven: 1 } },
   ])('an agenda that can’t be read is refused: %#', (data) => expect(readAgenda(data)).toMatchObject({ ok: false }));
   it.each([undefined, 'cold', { ...EMPTY_ROOM, readings: [{ at: 1 }] }, { ...EMPTY_ROOM, hours: [] }])(

@@ -120,6 +120,7 @@ export class FobbetDatabase extends Dexie {
     this.version(6).stores({ versions: '++number, kind', copies: 'id' });
     // Which pieces changed is read from the index, without the pieces.
     this.version(7).stores({ pieces: 'id, updatedAt, [id+revision]' });
+    this.version(8).stores({ pieces: 'id, updatedAt, [id+revision], set.id' });
   }
 }
 

@@ -15,7 +15,7 @@ export {
   type Shelf,
   type ShelfCache,
 } from './pieces';
-// What reads and writes files loads when a file is there: import './bundle', './calendar', './busy' and './stash-csv'
+// What reads and writes files loads when a file is there: import './bundle', './calendar', './busy', './set-csv' and './stash-csv'
 // then.
 export type { BundledPicture } from './bundle';
 export type { CalendarEntry } from './calendar';
@@ -40,5 +40,6 @@ export { versionsOf, type VersionStep, type Versions } from './versions';
 export { changeCopies, changesOf, copiesOf } from './copies';
 export type { CopiesRecord } from './db';
 export { drawnFrom, leftOf } from './stash-use';
+export type { SetTable } from './set-csv';
 export type { StashCsv } from './stash-csv';
 export { apart, knownFacts, storedPicture, storedPictures, type FactsCache } from './pictures';

@@ -101,7 +101,7 @@ describe('saving', () => {
   it('refuses a piece that is gone, and keeps one that is newer', async () => {
     const base = await stored();
     expect(await save(base, { ...base, id: 'other' })).toMatchObject({ ok: false, error: { code: 'piece-gone' } });
-    const newer = { ...base, version: 9 as never };
+    const newer = { ...base, version: 9999 as never };
     await db.pieces.put(newer);
     expect(await save(base, named(base, 'Old'))).toMatchObject({ ok: false, error: { code: 'record-newer' } });
     expect(await stored()).toEqual(newer);
@@ -210,5 +210,93 @@ describe('removing', () => {
     expect(await db.removed.count()).toBe(1);
     await tidy(db, NOW + 31 * 24 * HOUR);
     expect([await db.removed.count(), await db.pictureFacts.count(), await db.history.count()]).toEqual([0, 0, 0]);
+  });
+});
+
+describe('a set with one plan', () => {
+  const member = (at: number): Piece => ({ ...readyPiece(), id: `part-${at}`, set: { id: 'set', name: 'Cards', at } });
+  const at = async (number: number): Promise<Piece> => {
+    const piece = await db.pieces.get(`part-${number}`);
+    if (!piece) throw new Error('no piece');
+    return piece;
+  };
+  beforeEach(async () => {
+    await addPieces(db, [member(0), member(1), member(2)]);
+  });
+
+  it('what is chosen for one holds for all, in one save; whoever is not of it stays as it was', async () => {
+    const first = await at(0);
+    expect((await save(first, wide(first, 333))).ok).toBe(true);
+    for (const one of [0, 1, 2]) expect(await at(one)).toMatchObject({ surface: { widthMm: 333 }, revision: 2 });
+    expect(await stored()).toMatchObject({ revision: 1, surface: { widthMm: readyPiece().surface.widthMm } });
+  });
+
+  it('what is done to one is its own, and saves nothing else', async () => {
+    const first = await at(0);
+    await save(first, { ...first, sheet: { ...first.sheet, printedAt: NOW } });
+    expect(await at(1)).toEqual(member(1));
+  });
+
+  it('taken back where it was chosen, it is taken back for all; what they did meanwhile stays', async () => {
+    const before = member(0).surface.widthMm;
+    const first = await at(0);
+    const saved = await save(first, wide(first, 333));
+    const second = await at(1);
+    await save(second, { ...second, sheet: { ...second.sheet, printedAt: NOW } });
+    if (!saved.ok) throw new Error('not saved');
+    expect((await stepHistory(db, 'part-0', 'undo', { mark: saved.value.revision, now: NOW })).ok).toBe(true);
+    for (const one of [0, 1, 2]) expect((await at(one)).surface.widthMm).toBe(before);
+    expect((await at(1)).sheet.printedAt).toBe(NOW);
+  });
+
+  it('what is laid keeps how it was laid, and gives it to nobody when something else is done to it', async () => {
+    const first = await at(0);
+    await save(first, { ...first, lay: { ...first.lay, laidAt: NOW } });
+    const second = await at(1);
+    await save(second, { ...second, lay: { ...second.lay, filmUm: 145 } });
+    expect([(await at(0)).lay.filmUm, (await at(2)).lay.filmUm]).toEqual([first.lay.filmUm, 145]);
+    const laid = await at(0);
+    await save(laid, { ...laid, rub: { ...laid.rub, done: [{ at: NOW, minutes: 9 }] } });
+    expect([(await at(1)).lay.filmUm, (await at(2)).lay.filmUm]).toEqual([145, 145]);
+  });
+
+  it('an older step taken back leaves what another of the set chose since', async () => {
+    const second = await at(1);
+    const printed = await save(second, { ...second, sheet: { ...second.sheet, printedAt: NOW } });
+    const first = await at(0);
+    await save(first, wide(first, 333));
+    if (!printed.ok) throw new Error('not saved');
+    await stepHistory(db, 'part-1', 'undo', { mark: printed.value.revision, now: NOW });
+    for (const one of [0, 1, 2]) expect((await at(one)).surface.widthMm).toBe(333);
+    expect((await at(1)).sheet.printedAt).toBeNull();
+  });
+
+  it('one that comes back from the bin, or to the set, is planned as the others are by now', async () => {
+    await removePiece(db, 'part-2', NOW);
+    const second = await at(1);
+    const out = await save(second, { ...second, set: null });
+    const first = await at(0);
+    await save(first, wide(first, 333));
+    expect((await at(1)).surface.widthMm).toBe(member(1).surface.widthMm);
+    await restorePiece(db, 'part-2');
+    if (!out.ok) throw new Error('not saved');
+    await stepHistory(db, 'part-1', 'undo', { mark: out.value.revision, now: NOW });
+    for (const one of [0, 1, 2])
+      expect(await at(one)).toMatchObject({ surface: { widthMm: 333 }, set: { id: 'set', at: one } });
+  });
+
+  it('one name for all; one that can’t be read is left as it lies', async () => {
+    await db.pieces.put({ ...member(2), version: 9999 as never });
+    const first = await at(0);
+    await save(first, { ...first, set: { id: 'set', name: 'Place cards', at: 0 } });
+    expect((await at(1)).set).toEqual({ id: 'set', name: 'Place cards', at: 1 });
+    expect((await at(2)).set?.name).toBe('Cards');
+  });
+
+  it('templates stand on no shelf', async () => {
+    await addPieces(db, [{ ...readyPiece(), id: 'pattern', template: true }]);
+    const shelf = await readShelf(db);
+    expect(shelf.templates.map(({ id }) => id)).toEqual(['pattern']);
+    expect(shelf.pieces).toHaveLength(4);
   });
 });

@@ -1,8 +1,9 @@
-import { clamp, fail, mergeChanges, ok, type Failure, type Result, MS_PER_DAY } from '@/core/shared';
+import { clamp, equalData, fail, mergeChanges, ok, type Failure, type Result, MS_PER_DAY } from '@/core/shared';
 import {
   checkPiece,
   picturesOf,
   readPiece,
+  withPlanOf,
   type HistoryCode,
   type Piece,
   type SaveCode,
@@ -64,10 +65,47 @@ export async function savePiece(
         await remember(db, { before: theirs.value, after: checked.value, label, at: now });
         await putPictures(db, pictures);
         await db.pieces.put(checked.value);
+        await followPlan(db, theirs.value, checked.value, now);
         return ok(checked.value);
       },
     ),
   );
+}
+
+/**
+ * What one of a set was given by a change, all of it that is not so far yet is given too, inside the caller's
+ * transaction. Those that follow remember no step of undo: taking the change back where it was made takes it back for
+ * all.
+ */
+async function followPlan(db: FobbetDatabase, before: Piece, after: Piece, now: number): Promise<void> {
+  if (!before.set || !after.set) return;
+  for (const other of await othersOfSet(db, after)) {
+    const given = (piece: Piece): Piece => ({ ...withPlanOf(piece, other), set: namedAs(other, piece) });
+    const { merged } = mergeChanges(given(before), given(after), other, 'mine');
+    if (equalData(merged, other)) continue;
+    const checked = checkPiece({ ...merged, revision: other.revision + 1, updatedAt: now });
+    if (checked.ok) await db.pieces.put(checked.value);
+  }
+}
+
+const namedAs = ({ set }: Piece, { set: other }: Piece): Piece['set'] =>
+  set && { ...set, name: other?.name ?? set.name };
+
+/** The others of a set; one that can't be read stays as it is. */
+async function othersOfSet(db: FobbetDatabase, { id, set }: Piece): Promise<Piece[]> {
+  if (!set) return [];
+  const stored = await db.pieces.where('set.id').equals(set.id).toArray();
+  return stored.flatMap((one) => {
+    const read = one.id === id ? null : readPiece(one);
+    return read?.ok ? [read.value] : [];
+  });
+}
+
+/** One that comes back to its set: as those of the others are planned by now that are least far. */
+async function asItsSet(db: FobbetDatabase, piece: Piece): Promise<Piece> {
+  const others = await othersOfSet(db, piece);
+  const [like] = others.sort((a, b) => a.work.done.length - b.work.done.length);
+  return like ? { ...withPlanOf(like, piece), set: namedAs(piece, like) } : piece;
 }
 
 /** Remembers a change so that it can be undone, inside the caller's transaction. */
@@ -127,9 +165,18 @@ export async function stepHistory(
         return fail('history-moved', `expected step ${mark}, found ${entry?.after.revision}`, {
           values: { label: entry?.label ?? '' },
         });
-      const target = readPiece(direction === 'undo' ? entry.before : entry.after);
-      if (!target.ok) return target;
-      await db.pieces.put({ ...target.value, revision: stored.revision + 1, updatedAt: now });
+      const [before, after, theirs] = [readPiece(entry.before), readPiece(entry.after), readPiece(stored)];
+      if (!before.ok) return before;
+      if (!after.ok) return after;
+      if (!theirs.ok) return theirs;
+      const [from, to] = direction === 'undo' ? [after.value, before.value] : [before.value, after.value];
+      // Only what that change changed: one of a set may have been planned anew since, by another of it.
+      const { merged } = mergeChanges(from, to, theirs.value, 'mine');
+      const back = theirs.value.set ? merged : await asItsSet(db, merged);
+      const checked = checkPiece({ ...back, revision: stored.revision + 1, updatedAt: now });
+      if (!checked.ok) return checked;
+      await db.pieces.put(checked.value);
+      await followPlan(db, theirs.value, checked.value, now);
       await db.cursors.put({ pieceId, position: direction === 'undo' ? position - 1 : position + 1 });
       return ok({ label: entry.label, history: await historyState(db, pieceId) });
     }),
@@ -204,7 +251,9 @@ export async function restorePiece(db: FobbetDatabase, id: string): Promise<Resu
     await db.transaction('rw', [db.pieces, db.removed], async () => {
       const kept = await db.removed.get(id);
       if (!kept) return;
-      await db.pieces.put(kept.piece);
+      const read = readPiece(kept.piece);
+      const back = read.ok && read.value.set ? checkPiece(await asItsSet(db, read.value)) : null;
+      await db.pieces.put(back?.ok ? back.value : kept.piece);
       await db.removed.delete(id);
     });
     return ok(undefined);
@@ -274,6 +323,7 @@ interface UnreadablePiece {
 }
 export interface Shelf {
   pieces: Piece[];
+  templates: Piece[];
   unreadable: UnreadablePiece[];
 }
 
@@ -286,7 +336,7 @@ export type ShelfCache = Map<string, { revision: number; piece: Piece }>;
 /** Read in one go: a thousand in a row would hold the page up. */
 const PIECES_AT_ONCE = 25;
 
-/** All pieces that this program can read, and those it can't: kept as they are. */
+/** All pieces that this program can read, templates apart, and those it can't: kept as they are. */
 export async function readShelf(db: FobbetDatabase, cache: ShelfCache = new Map()): Promise<Shelf> {
   const [ids, marks] = await Promise.all([
     db.pieces.toCollection().primaryKeys(),
@@ -311,5 +361,10 @@ export async function readShelf(db: FobbetDatabase, cache: ShelfCache = new Map(
         unreadable.push({ id, name: nameOf(stored), error: read.error, data: stored });
       }
     }
-  return { pieces: ids.flatMap((id) => cache.get(id)?.piece ?? []), unreadable };
+  const all = ids.flatMap((id) => cache.get(id)?.piece ?? []);
+  return {
+    pieces: all.filter(({ template }) => !template),
+    templates: all.filter(({ template }) => template),
+    unreadable,
+  };
 }

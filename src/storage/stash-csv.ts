@@ -11,6 +11,7 @@ import {
   type CsvCode,
   type StashItem,
 } from '@/records';
+import { escaped, tableOf, type CsvRowFault } from './csv';
 
 /** The columns of a stash as CSV: one item a row, volumes in ml, temperatures in °C, days as YYYY-MM-DD. */
 const COLUMNS = [
@@ -31,23 +32,10 @@ const COLUMNS = [
 ] as const;
 type Column = (typeof COLUMNS)[number];
 
-interface CsvRowFault {
-  line: number;
-  reason: string;
-}
 export interface StashCsv {
   items: StashItem[];
   faults: CsvRowFault[];
 }
-const MOST_BYTES = 2_000_000;
-/** What a spreadsheet may run, and the quote itself, so that it can be told from one that was put there. */
-const GUARDED = /^['=+\-@\t\r]/;
-
-/** A cell that a spreadsheet would run as a formula is kept from it by a quote, which reading takes off again. */
-const escaped = (text: string): string => (GUARDED.test(text) ? `'${text}` : text);
-const unescaped = (text: string): string =>
-  text.startsWith("'") && GUARDED.test(text.slice(1)) ? text.slice(1) : text;
-
 export function writeStashCsv(items: readonly StashItem[], leftOf: (item: StashItem) => number | null): string {
   const figure = (value: number | null) => (value === null ? '' : String(Number(value.toFixed(3))));
   const rows = items.map((item): Record<Column, string> => ({
@@ -74,24 +62,17 @@ export function writeStashCsv(items: readonly StashItem[], leftOf: (item: StashI
 
 /** @param newId for rows that name no item @returns the good rows, and the bad ones each with its line and reason */
 export function readStashCsv(text: string, now: number, newId: () => string): Result<StashCsv, CsvCode> {
-  if (text.length > MOST_BYTES)
-    return fail('csv-too-large', `expected at most ${MOST_BYTES} characters, got ${text.length}`);
-  const { data, meta } = Papa.parse<Record<string, string>>(text.replace(/^\uFEFF/, ''), {
-    header: true,
-    skipEmptyLines: 'greedy',
-    transformHeader: (header) => header.trim().toLowerCase(),
-  });
-  const fields = meta.fields ?? [];
+  const table = tableOf(text);
+  if (!table.ok) return table;
+  const { fields, rows } = table.value;
   if (!fields.includes('kind') || !fields.includes('name'))
     return fail('csv-no-header', `expected columns kind and name, got ${fields.slice(0, 8).join(', ')}`);
-  if (data.length === 0) return fail('csv-empty', 'no rows');
-  if (data.length > MOST_ITEMS) return fail('csv-too-large', `expected at most ${MOST_ITEMS} rows, got ${data.length}`);
+  if (rows.length === 0) return fail('csv-empty', 'no rows');
+  if (rows.length > MOST_ITEMS) return fail('csv-too-large', `expected at most ${MOST_ITEMS} rows, got ${rows.length}`);
   const items: StashItem[] = [];
   const faults: CsvRowFault[] = [];
-  const lines = lineNumbers(text);
-  data.forEach((row, index) => {
-    const read = readRow(row, now, newId);
-    const line = lines[index] ?? index + 2;
+  rows.forEach(({ line, cell }) => {
+    const read = readRow(cell, now, newId);
     if (typeof read === 'string') faults.push({ line, reason: read });
     else if (items.some((item) => item.id === read.id))
       faults.push({ line, reason: `the id “${read.id}” stands twice` });
@@ -100,26 +81,7 @@ export function readStashCsv(text: string, now: number, newId: () => string): Re
   return ok({ items, faults });
 }
 
-/** The line at which each row after the header begins: a quoted cell may run over several. */
-function lineNumbers(text: string): number[] {
-  const lines: number[] = [];
-  let [line, quoted, rowStart, filled] = [1, false, 1, false];
-  for (const char of text) {
-    if (char === '"') quoted = !quoted;
-    if (char === '\n' && !quoted) {
-      if (filled) lines.push(rowStart);
-      line++;
-      rowStart = line;
-      filled = false;
-    } else if (char === '\n') line++;
-    else if (char.trim() !== '' && char !== ',') filled = true;
-  }
-  if (filled) lines.push(rowStart);
-  return lines.slice(1);
-}
-
-function readRow(row: Record<string, string>, now: number, newId: () => string): StashItem | string {
-  const cell = (column: Column) => unescaped((row[column] ?? '').trim());
+function readRow(cell: (column: Column) => string, now: number, newId: () => string): StashItem | string {
   const kind = cell('kind').toLowerCase();
   if (!(ITEM_KINDS as readonly string[]).includes(kind))
     return `“${kind}” is no kind of item: one of ${ITEM_KINDS.join(', ')}`;

@@ -6,7 +6,7 @@ import { strToU8, unzipSync, zipSync } from 'fflate';
 import { NOTHING_SAID } from '@/core/at-hand';
 import { foresee, nextStep, planPiece, runSteps, stationStates } from '@/core/plan';
 import { acceptPicture, isWhole } from '@/core/picture';
-import { buildInstance } from '@/core/schedule';
+import { SHELF, buildInstance } from '@/core/schedule';
 import { readSvgOutline } from '@/core/shape/svg-outline';
 import { MS_PER_DAY, seededChance, type Result } from '@/core/shared';
 import { hashBytes } from '@/core/shared/hash';
@@ -16,7 +16,7 @@ import {
   DEFAULT_SETTINGS,
   EMPTY_ROOM,
   atHandOf,
-  freeHoursOf,
+  buildInputOf,
   readAgenda,
   readPiece,
   readRoom,
@@ -133,19 +133,17 @@ function useOf(piece: Piece): void {
   stationStates(piece, plan);
   const foreseen = foresee(piece, PICTURE, NOW, NOTHING_SAID, plan);
   const steps = runSteps(foreseen.job, foreseen.plan, NOTHING_SAID.pace);
-  instanceOf(DEMO_AGENDA, [{ id: piece.id, name: piece.name, dueAt: dueAt(piece.dueOn), steps }]);
+  instanceOf(DEMO_AGENDA, [
+    { id: piece.id, name: piece.name, dueAt: dueAt(piece.dueOn), set: null, steps, room: SHELF },
+  ]);
 }
 const instanceOf = (agenda: Agenda, pieces: Parameters<typeof buildInstance>[0]['pieces']) =>
   buildInstance({
     pieces,
     now: NOW,
-    hours: freeHoursOf(agenda),
-    places: agenda.places,
+    ...buildInputOf(agenda),
     timeZone: 'Europe/London',
     air: null,
-    pins: agenda.pins,
-    notBefore: agenda.notBefore,
-    safest: false,
   });
 
 const PIECES = demoPieces(NOW);

@@ -3,6 +3,7 @@ import dynamic from 'next/dynamic';
 import { useId, useState, type MouseEvent } from 'react';
 import { dated, noonOf } from './times';
 import css from './fields.module.css';
+import { say } from '@/words/say';
 
 const DateDialog = dynamic(() => import('./date-dialog').then((file) => file.DateDialog), { ssr: false });
 
@@ -45,7 +46,7 @@ export function DateField({
             {label}
           </span>
           <ButtonBase {...opens} className={css.day} aria-labelledby={`${id} ${id}-day`}>
-            <span id={`${id}-day`}>{value === null ? 'not known' : dated(noonOf(value), 'd MMM yyyy')}</span>
+            <span id={`${id}-day`}>{value === null ? say`not known` : dated(noonOf(value), 'd MMM yyyy')}</span>
           </ButtonBase>
         </div>
       ) : (

@@ -1,7 +1,18 @@
 export { Themed } from './themed';
 export { ClockProvider, useClock, useNow } from './clock';
 export { UnitsProvider, useUnits } from './units-context';
-export { afterTime, clockTime, dated, dayName, formatHours, longDate, noonOf, span, timeZoneHere } from './times';
+export {
+  afterTime,
+  clockTime,
+  dated,
+  dayName,
+  formatHours,
+  lasting,
+  longDate,
+  noonOf,
+  span,
+  timeZoneHere,
+} from './times';
 export { WetnessMark, WETNESS_WORDS } from './wetness-mark';
 export { StateMark } from './state-mark';
 export {
@@ -32,10 +43,16 @@ export { TickRow } from './tick-row';
 export { SelectField } from './select-field';
 export { DateField } from './date-field';
 export { LineField } from './line-field';
+export { NameInput } from './name-input';
 export { HoldButton } from './hold-button';
 export { TypedField, type TypedFieldProps } from './typed-field';
 export { Plot } from './plot';
 export { TextButton } from './text-button';
+export { ReadingProvider, useReading } from './reading-context';
+export { focusOn } from './focus-on';
+export { placeOf } from './place-of';
+export { Unbroken } from './unbroken';
+export { Place } from './place';
 export { FileButton } from './file-button';
 export { useFileDrop } from './use-file-drop';
 export { WritingField } from './writing-field';

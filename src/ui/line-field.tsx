@@ -12,6 +12,7 @@ export function LineField({
   hint,
   testId,
   mostCharacters,
+  needed = false,
   ...input
 }: Pick<InputProps, 'value' | 'placeholder' | 'onChange' | 'onBlur' | 'onKeyDown' | 'inputRef' | 'type'> & {
   label: string;
@@ -19,6 +20,8 @@ export function LineField({
   hint?: string | undefined;
   testId?: string | undefined;
   mostCharacters?: number;
+  /** Still to be filled in: Enter in the field before goes here. */
+  needed?: boolean;
 }) {
   const id = useId();
   const said = problem ?? hint;
@@ -32,7 +35,13 @@ export function LineField({
         id={id}
         aria-describedby={said === undefined ? undefined : `${id}-said`}
         slotProps={{
-          input: { 'data-testid': testId, maxLength: mostCharacters, autoComplete: 'off', spellCheck: false } as object,
+          input: {
+            'data-testid': testId,
+            'data-needed': needed || undefined,
+            maxLength: mostCharacters,
+            autoComplete: 'off',
+            spellCheck: false,
+          } as object,
         }}
       />
       {said !== undefined && <FormHelperText id={`${id}-said`}>{said}</FormHelperText>}

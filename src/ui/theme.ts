@@ -1,4 +1,6 @@
 import { createTheme } from '@mui/material/styles';
+import { LANGUAGE } from '@/words/language';
+import { say } from '@/words/say';
 
 /**
  * Toner-black on the cool off-white of a damp sheet's back; one colour for each thing it means. Checked for AA on both
@@ -40,9 +42,10 @@ const paletteOf = (colours: typeof LIGHT) => ({
   divider: colours.rule,
 });
 
-const TEXT_FONT = '"Atkinson Hyperlegible Next Variable", sans-serif';
+const TEXT_FONT = say`"Atkinson Hyperlegible Next Variable", sans-serif`;
 
 export const theme = createTheme({
+  direction: LANGUAGE.direction,
   cssVariables: { cssVarPrefix: 'fb', colorSchemeSelector: '[data-scheme="%s"]' },
   colorSchemes: { light: { palette: paletteOf(LIGHT) }, dark: { palette: paletteOf(DARK) } },
   shape: { borderRadius: 3 },

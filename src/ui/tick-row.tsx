@@ -1,6 +1,7 @@
 'use client';
 import { Checkbox, FormControlLabel } from '@mui/material';
 import type { ReactNode } from 'react';
+import { Unbroken } from './unbroken';
 import css from './fields.module.css';
 
 /** A row that is ticked off, with its own words beside. */
@@ -21,7 +22,11 @@ export function TickRow({
       data-checked={checked}
       disableTypography
       control={<Checkbox size="small" checked={checked} onChange={onToggle} disabled={disabled ?? false} />}
-      label={<span>{children}</span>}
+      label={
+        <span>
+          <Unbroken>{children}</Unbroken>
+        </span>
+      }
     />
   );
 }

@@ -1,6 +1,8 @@
 import { differenceInCalendarDays } from 'date-fns';
 import { formatSpans, type DaySpan } from '@/core/measure';
 import { MS_PER_MINUTE } from '@/core/shared';
+import { IS_ENGLISH, LANGUAGE, localeHere } from '@/words/language';
+import { say } from '@/words/say';
 
 /** How a date is written: weekday, day, month, year, hour and minute, as said by these signs. */
 export type DatePattern =
@@ -16,7 +18,7 @@ export type DatePattern =
   | 'd MMMM yyyy';
 
 const named = (options: Intl.DateTimeFormatOptions) => {
-  const format = new Intl.DateTimeFormat('en-US', options);
+  const format = new Intl.DateTimeFormat(IS_ENGLISH ? 'en-US' : LANGUAGE.tag, options);
   return (date: Date): string => format.format(date);
 };
 const twoDigits = (figure: number): string => String(figure).padStart(2, '0');
@@ -56,8 +58,7 @@ export function writingOf(locale: string): DateWriting {
 }
 
 let written: DateWriting | null = null;
-export const writingHere = (): DateWriting =>
-  (written ??= writingOf(typeof navigator === 'undefined' ? 'en-GB' : navigator.language));
+export const writingHere = (): DateWriting => (written ??= writingOf(localeHere()));
 
 const MONTH_FIRST: readonly [RegExp, string][] = [
   [/d (MMMM?) yyyy/, '$1 d, yyyy'],
@@ -89,39 +90,44 @@ export function clockTime(at: number, now: number): string {
   const days = differenceInCalendarDays(at, now);
   const time = dated(at, 'HH:mm');
   if (days === 0) return time;
-  if (days === 1) return `tomorrow ${time}`;
-  if (days === -1) return `yesterday ${time}`;
+  if (days === 1) return say`tomorrow ${time}`;
+  if (days === -1) return say`yesterday ${time}`;
   return days > 1 && days < 7 ? `${dated(at, 'EEEE')} ${time}` : `${dated(at, 'EEE d MMM')}, ${time}`;
 }
 
 /** "today after 14:20", "Thursday after 09:40". */
 export function afterTime(at: number, now: number): string {
-  const text = clockTime(at, now);
-  return /^\d/.test(text) ? `today after ${text}` : text.replace(/,? (\d{1,2}:)/, ' after $1');
+  const days = differenceInCalendarDays(at, now);
+  const time = dated(at, 'HH:mm');
+  if (days === 0) return say`today after ${time}`;
+  if (days === 1) return say`tomorrow after ${time}`;
+  if (days === -1) return say`yesterday after ${time}`;
+  return say`${days > 1 && days < 7 ? dated(at, 'EEEE') : dated(at, 'EEE d MMM')} after ${time}`;
 }
 
 /** "today", "Saturday", "Sat 12 Dec". */
 export function dayName(at: number, now: number): string {
   const days = differenceInCalendarDays(at, now);
-  if (days === 0) return 'today';
-  if (days === 1) return 'tomorrow';
+  if (days === 0) return say`today`;
+  if (days === 1) return say`tomorrow`;
   return days > 1 && days < 7 ? dated(at, 'EEEE') : dated(at, 'EEE d MMM');
 }
 
 /** "12 December 2026", for labels and files. */
 export const longDate = (at: number): string => dated(at, 'd MMMM yyyy');
 
-/** "in 35 min", "in 6 h 20 min", "2 h ago". */
-export function span(ms: number): string {
+/** "35 min", "6 h 20 min", "3 days". */
+export function lasting(ms: number): string {
   const minutes = Math.round(Math.abs(ms) / MS_PER_MINUTE);
-  const words =
-    minutes < 60
-      ? `${minutes} min`
-      : minutes < 2880
-        ? `${Math.floor(minutes / 60)} h${minutes % 60 ? ` ${minutes % 60} min` : ''}`
-        : `${Math.round(minutes / 1440)} days`;
-  return ms >= 0 ? `in ${words}` : `${words} ago`;
+  if (minutes < 60) return say`${minutes} min`;
+  return minutes < 2880 ? hoursText(Math.floor(minutes / 60), minutes % 60) : say`${Math.round(minutes / 1440)} days`;
 }
+
+/** "in 35 min", "in 6 h 20 min", "2 h ago". */
+export const span = (ms: number): string => (ms >= 0 ? say`in ${lasting(ms)}` : say`${lasting(ms)} ago`);
+
+const hoursText = (hours: number, minutes: number): string =>
+  minutes ? say`${hours} h ${minutes} min` : say`${hours} h`;
 
 /** The time zone of this machine, as the calendar names it. */
 export const timeZoneHere = (): string => Intl.DateTimeFormat().resolvedOptions().timeZone;

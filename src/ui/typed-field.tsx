@@ -4,6 +4,7 @@ import type { Result } from '@/core/shared';
 import { sentenceFor, type FailureCode } from '@/words';
 import { LineField } from './line-field';
 import { useUnits } from './units-context';
+import { say } from '@/words/say';
 
 export interface TypedFieldProps<T> {
   label: string;
@@ -21,7 +22,7 @@ export interface TypedFieldProps<T> {
 }
 
 const changedMeanwhile = (shown: string): string =>
-  `Changed in another window meanwhile, to ${shown === '' ? 'nothing' : shown}. Enter keeps what you typed, Escape takes that.`;
+  say`Changed in another window meanwhile, to ${shown === '' ? say`nothing` : shown}. Enter keeps what you typed, Escape takes that.`;
 
 /**
  * A field that takes what people type, commits on Enter or on leaving it, and keeps what it can't read for them to
@@ -75,6 +76,7 @@ export function TypedField<T>({
       problem={problem}
       hint={hint}
       testId={testId}
+      needed={value === null && !clearable}
       onChange={(event) => {
         if (draft === null) setBegun(shown);
         setDraft(event.target.value);

@@ -1,12 +1,13 @@
 import type { Wetness } from '@/core/cure';
 import css from './worksheet.module.css';
+import { say } from '@/words/say';
 
 export const WETNESS_WORDS: Readonly<Record<Wetness, string>> = {
-  wet: 'wet',
-  tacky: 'tacky',
-  dry: 'dry, not cured',
-  cured: 'cured',
-  sealed: 'sealed',
+  wet: say`wet`,
+  tacky: say`tacky`,
+  dry: say`dry, not cured`,
+  cured: say`cured`,
+  sealed: say`sealed`,
 };
 const COLOURS: Readonly<Record<Wetness, string>> = {
   wet: 'var(--wet)',

@@ -1,24 +1,66 @@
-import { CircleAlert, Hand } from 'lucide-react';
-import type { ReactNode } from 'react';
+import { ChevronRight, CircleAlert, Hand } from 'lucide-react';
+import { useState, type ReactNode } from 'react';
 import { CAUTION_LEVELS, type CautionId } from '@/core/craft';
 import { CAUTION_TEXTS } from '@/words';
+import { Unbroken } from './unbroken';
+import { useReading } from './reading-context';
 import css from './worksheet.module.css';
+import { say } from '@/words/say';
 
 /** The worksheet of a station: its answer, because, change, cautions, next, in this order. */
 export const Worksheet = ({ children }: { children: ReactNode }) => <div className={css.sheet}>{children}</div>;
 
 export const Answer = ({ children, stop = false }: { children: ReactNode; stop?: boolean }) => (
-  <h2 className={css.answer} data-tone={stop ? 'stop' : undefined} data-testid="answer">
-    {children}
+  <h2 className={css.answer} data-tone={stop ? 'stop' : undefined} aria-live="polite" data-testid="answer">
+    <Unbroken>{children}</Unbroken>
   </h2>
 );
 
-export function Part({ title, children }: { title: string; children: ReactNode }) {
+/** Which parts the person opened or folded since the program was opened, by name: one folded stays folded elsewhere. */
+const turned = new Map<string, boolean>();
+
+/**
+ * A part of a worksheet. One with a short answer (`folded`) is folded to it, until it is opened; those of one name are
+ * open or folded alike at all stations.
+ */
+export function Part({ title, folded, children }: { title: string; folded?: string | null; children: ReactNode }) {
+  if (folded === undefined || folded === null)
+    return (
+      <section className={css.part}>
+        <h3>{title}</h3>
+        {children}
+      </section>
+    );
   return (
-    <section className={css.part}>
-      <h3>{title}</h3>
+    <Folding title={title} folded={folded}>
       {children}
-    </section>
+    </Folding>
+  );
+}
+
+function Folding({ title, folded, children }: { title: string; folded: string; children: ReactNode }) {
+  const { unfolded } = useReading();
+  const [open, setOpen] = useState(turned.get(title) ?? unfolded);
+  return (
+    <details
+      className={css.part}
+      open={open}
+      data-part={title}
+      onToggle={({ currentTarget }) => {
+        if (currentTarget.open === open) return;
+        turned.set(title, currentTarget.open);
+        setOpen(currentTarget.open);
+      }}
+    >
+      <summary>
+        <ChevronRight size={15} aria-hidden />
+        <h3>{title}</h3>
+        <span className={css.folded}>
+          <Unbroken>{folded}</Unbroken>
+        </span>
+      </summary>
+      {open && children}
+    </details>
   );
 }
 
@@ -29,7 +71,7 @@ export interface ReasonLine {
 }
 
 /** The figures an answer rests on. One that the crafter overruled is underlined with dots and says so. */
-export function Because({ reasons, title = 'Because' }: { reasons: readonly ReasonLine[]; title?: string }) {
+export function Because({ reasons, title = say`Because` }: { reasons: readonly ReasonLine[]; title?: string }) {
   if (reasons.length === 0) return null;
   return (
     <Part title={title}>
@@ -37,11 +79,13 @@ export function Because({ reasons, title = 'Because' }: { reasons: readonly Reas
         {reasons.map(({ figure, text, overruled }, index) => (
           <li key={index} className={css.reason}>
             <span className={css.figure}>
-              <span className={overruled ? css.overruled : undefined}>{figure}</span>
+              <span className={overruled ? css.overruled : undefined}>
+                <Unbroken>{figure}</Unbroken>
+              </span>
             </span>
             <span>
-              {text}
-              {overruled ? ' (your figure)' : ''}
+              <Unbroken>{text}</Unbroken>
+              {overruled && <> {say`(your figure)`}</>}
             </span>
           </li>
         ))}
@@ -56,16 +100,18 @@ export function Cautions({ ids }: { ids: readonly CautionId[] }) {
     .map((id) => ({ id, level: CAUTION_LEVELS[id] }))
     .sort((a, b) => Number(b.level === 'danger') - Number(a.level === 'danger'));
   return (
-    <Part title="Mind">
+    <Part title={say`Mind`}>
       <ul className={css.cautions}>
         {minded.map(({ id, level }) => (
           <li key={id} className={css.caution} data-level={level}>
             {level === 'danger' ? (
-              <CircleAlert size={17} aria-label="Can hurt you:" />
+              <CircleAlert size={17} aria-label={say`Can hurt you:`} />
             ) : (
-              <Hand size={17} aria-label="Can spoil the piece:" />
+              <Hand size={17} aria-label={say`Can spoil the piece:`} />
             )}
-            <span>{CAUTION_TEXTS[id]}</span>
+            <span>
+              <Unbroken>{CAUTION_TEXTS[id]}</Unbroken>
+            </span>
           </li>
         ))}
       </ul>
@@ -73,11 +119,26 @@ export function Cautions({ ids }: { ids: readonly CautionId[] }) {
   );
 }
 
-export const Fields = ({ children }: { children: ReactNode }) => <div className={css.fields}>{children}</div>;
+/** Fields side by side. Enter in one goes on to the next that is still to be filled in. */
+export const Fields = ({ children }: { children: ReactNode }) => (
+  <div
+    className={css.fields}
+    onKeyDown={({ key, target, currentTarget }) => {
+      if (key !== 'Enter' || !(target instanceof HTMLInputElement)) return;
+      const inputs = [...currentTarget.querySelectorAll('input')];
+      inputs
+        .slice(inputs.indexOf(target) + 1)
+        .find((input) => 'needed' in input.dataset)
+        ?.focus();
+    }}
+  >
+    {children}
+  </div>
+);
 export const Wide = ({ children }: { children: ReactNode }) => <div className={css.wide}>{children}</div>;
 export const Note = ({ children, apart = false }: { children: ReactNode; apart?: boolean }) => (
   <p className={css.note} data-apart={apart}>
-    {children}
+    <Unbroken>{children}</Unbroken>
   </p>
 );
 export const Steps = ({ children }: { children: ReactNode }) => <ol className={css.steps}>{children}</ol>;

@@ -1,5 +1,6 @@
 import type { BinderRecord, SealerRecord, SurfaceRecord, UseId } from '@/core/craft';
 import { BINDER_WORDS, SEALER_WORDS, SURFACE_WORDS } from './craft';
+import { say } from './say';
 
 export interface CareContext {
   name: string;
@@ -25,19 +26,23 @@ export function careLabel({
 }: CareContext): string {
   const sealed = sealer && !sealer.bare;
   const lines = [
-    `${name}. Printed picture moved by hand onto ${SURFACE_WORDS[surface.id].inText}.`,
-    `Held by ${BINDER_WORDS[binder.id].inText}${sealed ? `, sealed with ${SEALER_WORDS[sealer.id].inText}` : ', not sealed'}.`,
+    say`${name}. Printed picture moved by hand onto ${SURFACE_WORDS[surface.id].inText}.`,
+    sealed
+      ? say`Held by ${BINDER_WORDS[binder.id].inText}, sealed with ${SEALER_WORDS[sealer.id].inText}.`
+      : say`Held by ${BINDER_WORDS[binder.id].inText}, not sealed.`,
     surface.laundered
-      ? `Wash inside out, gentle and cool, first ${firstWashOn ? `from ${firstWashOn}` : 'after 3 to 4 days'}. No tumble drying; iron from the inside only.`
-      : 'Dust with a dry soft cloth; wipe slightly damp at most. No soaking, no dishwasher, no scouring.',
+      ? say`Wash inside out, gentle and cool, first ${firstWashOn ? say`from ${firstWashOn}` : say`after 3 to 4 days`}. No tumble drying; iron from the inside only.`
+      : say`Dust with a dry soft cloth; wipe slightly damp at most. No soaking, no dishwasher, no scouring.`,
   ];
   if (sealed && lightUseOn)
     lines.push(
-      `Light use from ${lightUseOn}${fullCureOn && fullCureOn !== lightUseOn ? `, full use from ${fullCureOn}` : ''}.`,
+      fullCureOn && fullCureOn !== lightUseOn
+        ? say`Light use from ${lightUseOn}, full use from ${fullCureOn}.`
+        : say`Light use from ${lightUseOn}.`,
     );
-  if (use === 'table-top' || use === 'handled') lines.push('Use coasters; keep hot and wet things off.');
-  if (use !== 'sunlit-wall' && !surface.laundered) lines.push('Keep out of strong sun.');
-  if (surface.ledOnly) lines.push('LED only. Never light it.');
-  if (!surface.laundered) lines.push('Not for food. Not for outdoors.');
+  if (use === 'table-top' || use === 'handled') lines.push(say`Use coasters; keep hot and wet things off.`);
+  if (use !== 'sunlit-wall' && !surface.laundered) lines.push(say`Keep out of strong sun.`);
+  if (surface.ledOnly) lines.push(say`LED only. Never light it.`);
+  if (!surface.laundered) lines.push(say`Not for food. Not for outdoors.`);
   return lines.join('\n');
 }

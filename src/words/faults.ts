@@ -7,10 +7,11 @@ import type {
   FaultSignId,
 } from '@/core/craft';
 import type { FaultEvidence, FaultLine } from '@/core/faults';
-import { formatDuration } from '@/core/measure';
+import { formatDuration } from './figures';
 import type { Wording } from './units';
+import { said, say } from './say';
 
-export const SIGN_WORDS: Readonly<Record<FaultSignId, { title: string; look: string }>> = {
+export const SIGN_WORDS: Readonly<Record<FaultSignId, { title: string; look: string }>> = said({
   'comes-off': { title: 'The picture comes off with the paper', look: 'Toner leaves with the fibres in sheets.' },
   'holes-round': { title: 'Round holes', look: 'Dots and islands without toner, from a pinhole to a coin.' },
   'holes-long': { title: 'Long holes, smears', look: 'Drawn out the way fingers went.' },
@@ -29,9 +30,9 @@ export const SIGN_WORDS: Readonly<Record<FaultSignId, { title: string; look: str
   'edges-lift': { title: 'Edges and corners lift', look: 'The rim is frayed, or stands up.' },
   chips: { title: 'Chips', look: 'Hard flakes break off, with sharp edges.' },
   cloudy: { title: 'The top coat is cloudy', look: 'It was clear before it was sealed.' },
-};
+});
 
-export const CAUSE_WORDS: Readonly<Record<FaultCauseId, { title: string; why: string }>> = {
+export const CAUSE_WORDS: Readonly<Record<FaultCauseId, { title: string; why: string }>> = said({
   'not-cured': {
     title: 'It was not cured',
     why: 'The binder held the paper as well as the toner, and water loosened both.',
@@ -113,9 +114,9 @@ export const CAUSE_WORDS: Readonly<Record<FaultCauseId, { title: string; why: st
     title: 'The paper stretched wet',
     why: 'By up to a hundredth, more across the sheet than along it.',
   },
-};
+});
 
-export const CHECK_WORDS: Readonly<Record<FaultCheckId, { ask: string; how: string }>> = {
+export const CHECK_WORDS: Readonly<Record<FaultCheckId, { ask: string; how: string }>> = said({
   'wet-test': {
     ask: 'Wet it with a sponge: does the milky look vanish?',
     how: 'A damp sponge over a small place, seen at once.',
@@ -138,9 +139,9 @@ export const CHECK_WORDS: Readonly<Record<FaultCheckId, { ask: string; how: stri
     ask: 'A ruler over the printed picture: is it off by more than 2 mm?',
     how: 'Measure a spare, or the proof’s bar.',
   },
-};
+});
 
-export const ANSWER_WORDS: Readonly<Record<FaultAnswer, string>> = {
+export const ANSWER_WORDS: Readonly<Record<FaultAnswer, string>> = said({
   vanishes: 'It vanishes',
   stays: 'It stays',
   smears: 'It smears',
@@ -154,9 +155,9 @@ export const ANSWER_WORDS: Readonly<Record<FaultAnswer, string>> = {
   mirrored: 'It is mirrored',
   'print-off': 'The print is off',
   'print-true': 'The print is true',
-};
+});
 
-export const FAULT_REMEDY_WORDS: Readonly<Record<FaultRemedyId, string>> = {
+export const FAULT_REMEDY_WORDS: Readonly<Record<FaultRemedyId, string>> = said({
   'stop-and-dry': 'Stop rubbing, and let it dry through.',
   'wait-a-day': 'Wait another day before anything touches it.',
   'mend-holes': 'Mend the holes with thinned colour.',
@@ -214,20 +215,20 @@ export const FAULT_REMEDY_WORDS: Readonly<Record<FaultRemedyId, string>> = {
   'varnish-sealer': 'Seal with acrylic varnish.',
   'dry-before-seal': 'Let it dry overnight before it is sealed.',
   'measure-bar': 'Print the 100 mm bar, measure it, and let Fobbet correct.',
-};
+});
 
 type Figures = (fact: FaultEvidence, units: Wording) => string;
 const hours = (value: number | null): string => (value === null ? '' : formatDuration(value));
 const percent = (share: number | null): string => `${Math.round((share ?? 0) * 100)} %`;
 const volumes: Figures = ({ figure, of }, units) =>
-  `${units.volume(figure ?? 0)} for the ${units.volume(of ?? 0)} that were planned`;
+  say`${units.volume(figure ?? 0)} for the ${units.volume(of ?? 0)} that were planned`;
 
-const EVIDENCE: Readonly<Record<FaultEvidenceId, string | Figures>> = {
-  'rubbed-early': ({ figure, of }) => `Rubbed after ${hours(figure)} of ${hours(of)}`,
-  'waited-in-full': ({ figure }) => `It waited in full: ${hours(figure)}`,
+const EVIDENCE: Readonly<Record<FaultEvidenceId, string | Figures>> = said({
+  'rubbed-early': ({ figure, of }) => say`Rubbed after ${hours(figure)} of ${hours(of)}`,
+  'waited-in-full': ({ figure }) => say`It waited in full: ${hours(figure)}`,
   cold: ({ figure }, units) =>
-    figure === null ? 'Cold hours while it dried' : `A cold room: ${units.temperature(figure)}`,
-  'damp-air': ({ figure }) => `Damp air: ${figure ?? 0} %`,
+    figure === null ? say`Cold hours while it dried` : say`A cold room: ${units.temperature(figure)}`,
+  'damp-air': ({ figure }) => say`Damp air: ${figure ?? 0} %`,
   'washable-glue': 'The binder is a washable glue',
   inkjet: 'The print is inkjet',
   toner: 'The print is toner',
@@ -235,8 +236,8 @@ const EVIDENCE: Readonly<Record<FaultEvidenceId, string | Figures>> = {
   'slick-ground': 'Gloss, varnish or wax under it, and no base coat',
   'tight-grain': 'Bare, tight-grained wood',
   'holding-ground': 'The ground holds well',
-  'rough-ground': ({ figure }, units) => `A rough ground: ${units.length(figure ?? 0)} of texture`,
-  'dark-ground': ({ figure }) => `A dark ground, L* ${Math.round(figure ?? 0)}`,
+  'rough-ground': ({ figure }, units) => say`A rough ground: ${units.length(figure ?? 0)} of texture`,
+  'dark-ground': ({ figure }) => say`A dark ground, L* ${Math.round(figure ?? 0)}`,
   'film-thin': volumes,
   'film-thick': volumes,
   'film-right': volumes,
@@ -245,10 +246,10 @@ const EVIDENCE: Readonly<Record<FaultEvidenceId, string | Figures>> = {
   'proof-right-way': 'The proof was not mirrored',
   'no-lettering': 'No lettering in the picture',
   'heavy-paper': ({ figure }) => `Paper of ${figure ?? 0} g/m²`,
-  'few-passes': ({ figure, of }) => `${figure ?? 0} of at least ${of ?? 0} passes`,
-  'many-passes': ({ figure, of }) => `${figure ?? 0} passes, where ${of ?? 0} are the most that is usual`,
+  'few-passes': ({ figure, of }) => say`${figure ?? 0} of at least ${of ?? 0} passes`,
+  'many-passes': ({ figure, of }) => say`${figure ?? 0} passes, where ${of ?? 0} are the most that is usual`,
   'long-rubbing': ({ figure, of }) =>
-    `${Math.round(figure ?? 0)} min of rubbing, where ${Math.round(of ?? 0)} were planned`,
+    say`${Math.round(figure ?? 0)} min of rubbing, where ${Math.round(of ?? 0)} were planned`,
   'damp-only': 'A binder that is rubbed damp only',
   'pale-binder': 'A binder that lands pale',
   'white-binder': 'A white binder',
@@ -257,12 +258,13 @@ const EVIDENCE: Readonly<Record<FaultEvidenceId, string | Figures>> = {
   'sealed-gloss': 'Sealed with gloss',
   unsealed: 'It is not sealed',
   'thick-sealer': 'Sealed with glue-sealer',
-  'sealed-soon': ({ figure, of }) => `Sealed ${hours((figure ?? 0) / 60)} after rubbing, of ${hours((of ?? 0) / 60)}`,
-  'sealed-damp-air': ({ figure }) => `Sealed in damp air: ${figure ?? 0} %`,
+  'sealed-soon': ({ figure, of }) =>
+    say`Sealed ${hours((figure ?? 0) / 60)} after rubbing, of ${hours((of ?? 0) / 60)}`,
+  'sealed-damp-air': ({ figure }) => say`Sealed in damp air: ${figure ?? 0} %`,
   'white-margin': 'The print is not trimmed inside its edge',
   'print-fills': 'The print fills the blank',
-  'coat-beyond': ({ figure }, units) => `The coat goes ${units.length(figure ?? 0)} past the print`,
-  'pale-picture': ({ figure }) => `${percent(figure)} of the picture is near white`,
+  'coat-beyond': ({ figure }, units) => say`The coat goes ${units.length(figure ?? 0)} past the print`,
+  'pale-picture': ({ figure }) => say`${percent(figure)} of the picture is near white`,
   'unprimed-smooth': 'Smooth and closed, without a base coat',
   'not-degreased': 'Degreasing is not ticked',
   'no-slide': 'It can’t be moved once it is down',
@@ -270,12 +272,12 @@ const EVIDENCE: Readonly<Record<FaultEvidenceId, string | Figures>> = {
   'bar-unmeasured': 'The printer’s size was never measured',
   'not-rubbed': 'It is not rubbed yet',
   'no-paper-rubbed': 'No paper is rubbed in this school',
-};
+});
 
 /** A line of the reckoning in words. */
 export function faultLineWords(line: FaultLine, units: Wording): string {
   if (line.kind === 'sign')
-    return line.seen ? `Seen: ${SIGN_WORDS[line.sign].title}` : `Not seen: ${SIGN_WORDS[line.sign].title}`;
+    return line.seen ? say`Seen: ${SIGN_WORDS[line.sign].title}` : say`Not seen: ${SIGN_WORDS[line.sign].title}`;
   if (line.kind === 'answer') return `${CHECK_WORDS[line.check].ask} ${ANSWER_WORDS[line.answer]}`;
   const words = EVIDENCE[line.fact.id];
   return typeof words === 'string' ? words : words(line.fact, units);

@@ -30,6 +30,7 @@ export { DECISION_WORDS, STOP_WORDS, areaWords, changeInWords, inspectReason } f
 export { layingWords } from './laying';
 export {
   CONDITION_WORDS,
+  GAIN_WORDS,
   LANDS_WORDS,
   assumedMethod,
   essenceOf,
@@ -48,7 +49,12 @@ export { sealerReasons } from './sealing';
 export { SHAPE_WORDS, SIZE_NAMES } from './shapes';
 export { MISSING_WORDS, NEXT_WORDS, STATE_WORDS, STATION_NAMES } from './stations';
 export { stepTime, stepTitle } from './steps';
+export { WORK_WORDS, batchTitle, sittingWords } from './batches';
+export { FIRST_STEPS } from './help/first-steps';
+export { KEY_WORDS } from './keys';
+export { guideWords, specimenWords } from './specimen';
+export { placementWords, tracedWords } from './tracing';
 export { NO_STORAGE_WORDS } from './no-storage';
-export { counted, listOf, lowerFirst, upperFirst } from './text';
+export { counted, eitherOf, listOf, lowerFirst, remarks, sentences, upperFirst } from './text';
 export { wordingIn, type Wording } from './units';
 export { RECORD_WORDS, changeWords, sizeWords } from './kept';

@@ -1,13 +1,15 @@
 import type { Change, InspectArea, InspectDecision, InspectReason } from '@/core/inspect';
 import type { Wording } from './units';
+import { said, say } from './say';
+import { sentences } from './text';
 
 /** What a reading of the dried piece asks for, first. */
-export const DECISION_WORDS: Readonly<Record<InspectDecision, string>> = {
+export const DECISION_WORDS: Readonly<Record<InspectDecision, string>> = said({
   pass: 'Rub another pass all over.',
   areas: 'Rub these areas again, and leave the rest.',
   mend: 'No more rubbing: mend where toner is gone.',
   seal: 'Seal it: what haze is left goes under the sealer.',
-};
+});
 
 const percent = (share: number): string => `${Math.round(share * 100)} %`;
 
@@ -17,39 +19,42 @@ export function inspectReason(reason: InspectReason, units: Wording): { figure: 
     case 'hazy':
       return {
         figure: units.area(reason.cm2 * 100),
-        text: `with paper left in it: ${percent(reason.share)} of what can be judged`,
+        text: say`with paper left in it: ${percent(reason.share)} of what can be judged`,
       };
     case 'clears-wet':
       return {
         figure: units.area(reason.cm2 * 100),
-        text: 'of haze that was gone when it was wet: it goes under the sealer',
+        text: say`of haze that was gone when it was wet: it goes under the sealer`,
       };
     case 'lost':
-      return { figure: units.area(reason.cm2 * 100), text: 'where more than two fifths of the toner is gone' };
+      return { figure: units.area(reason.cm2 * 100), text: say`where more than two fifths of the toner is gone` };
     case 'clean':
-      return { figure: 'clean', text: 'no area is left that rubbing would better' };
+      return { figure: say`clean`, text: say`no area is left that rubbing would better` };
     case 'whitened':
       return {
-        figure: 'not sure',
-        text: 'on a ground as white as paper, haze and lost toner look alike when dry: wet it, and take a second photo',
+        figure: say`not sure`,
+        text: say`on a ground as white as paper, haze and lost toner look alike when dry: wet it, and take a second photo`,
       };
     case 'unseen':
       return {
         figure: percent(reason.share),
-        text: 'can’t be judged: too pale, or lost in a lamp. Feel there with a fingertip',
+        text: say`can’t be judged: too pale, or lost in a lamp. Feel there with a fingertip`,
       };
   }
 }
 
-const severe = (severity: number): string => (severity > 0.4 ? 'heavy' : severity > 0.25 ? 'plain' : 'faint');
+const severe = (severity: number): string => (severity > 0.4 ? say`heavy` : severity > 0.25 ? say`plain` : say`faint`);
 
 /** "12 cm² of heavy haze, 3 cm from the left and 4 cm from the top". */
 export const areaWords = ({ kind, areaCm2, severity, box }: InspectArea, units: Wording): string =>
-  `${units.area(areaCm2 * 100)} ${kind === 'haze' ? `of ${severe(severity)} haze` : 'without toner'}, ${units.length(box.xMm)} from the left and ${units.length(box.yMm)} from the top`;
+  say`${units.area(areaCm2 * 100)} ${kind === 'haze' ? say`of ${severe(severity)} haze` : say`without toner`}, ${units.length(box.xMm)} from the left and ${units.length(box.yMm)} from the top`;
 
 /** Over the decision, where the last rubbing took more toner than paper. */
-export const STOP_WORDS = 'Stop rubbing: more toner goes now than paper.';
+export const STOP_WORDS = say`Stop rubbing: more toner goes now than paper.`;
 
 /** What went between two photos. */
 export const changeInWords = ({ hazeGoneCm2, tonerGoneCm2, stop }: Change, units: Wording): string =>
-  `Since the photo before, ${units.area(hazeGoneCm2 * 100)} of paper went and ${units.area(tonerGoneCm2 * 100)} of toner.${stop ? ' What is left of the paper goes under the sealer, or is left.' : ' Rubbing still pays.'}`;
+  sentences(
+    say`Since the photo before, ${units.area(hazeGoneCm2 * 100)} of paper went and ${units.area(tonerGoneCm2 * 100)} of toner.`,
+    stop ? say`What is left of the paper goes under the sealer, or is left.` : say`Rubbing still pays.`,
+  );

@@ -1,14 +1,16 @@
 import type { RecordKind } from '@/records';
+import { said, say } from './say';
+import { figure } from './figure';
 
 /** What stash, hours, room and settings are called, and what a change in them is. */
-export const RECORD_WORDS: Readonly<Record<RecordKind, string>> = {
+export const RECORD_WORDS: Readonly<Record<RecordKind, string>> = said({
   stash: 'Stash',
   agenda: 'Hours and plan',
   room: 'Room',
   settings: 'Settings',
-};
+});
 
-const KEY_WORDS: Readonly<Record<string, string>> = {
+const KEY_WORDS: Readonly<Record<string, string>> = said({
   'stash.printer': 'where prints come from',
   'stash.papers': 'papers',
   'stash.skill': 'practice',
@@ -35,7 +37,12 @@ const KEY_WORDS: Readonly<Record<string, string>> = {
   'settings.sound': 'tone',
   'settings.speech': 'reading aloud',
   'settings.benchContrast': 'contrast at the bench',
-};
+  'settings.keysOn': 'single keys',
+  'settings.keys': 'keys',
+  'settings.notices': 'how long notices stand',
+  'settings.contrast': 'contrast',
+  'settings.unfolded': 'parts open or folded',
+});
 
 const MOST_NAMED = 2;
 
@@ -46,7 +53,7 @@ export function changeWords(kind: RecordKind, what: readonly { key: string; name
   if (named.length === 0 || named.length < what.length) return kinds.join(', ');
   return named.length <= MOST_NAMED
     ? named.join(', ')
-    : `${named.slice(0, MOST_NAMED).join(', ')} and ${named.length - MOST_NAMED} more`;
+    : say`${named.slice(0, MOST_NAMED).join(', ')} and ${named.length - MOST_NAMED} more`;
 }
 
 const UNIT = 1024;
@@ -58,5 +65,5 @@ export function sizeWords(bytes: number): string {
       : bytes < UNIT ** 3
         ? [bytes / UNIT ** 2, 'MB']
         : [bytes / UNIT ** 3, 'GB'];
-  return `${size < 10 && unit !== 'kB' ? Number(size.toFixed(1)) : Math.ceil(size)} ${unit}`;
+  return `${figure(size < 10 && unit !== 'kB' ? Number(size.toFixed(1)) : Math.ceil(size))} ${unit}`;
 }

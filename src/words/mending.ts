@@ -1,10 +1,11 @@
 import type { PigmentId } from '@/core/craft';
 import type { HoleMix, StopPoint, WayOut } from '@/core/advice';
 import type { WearPlace } from '@/core/mend';
-import { formatDuration } from '@/core/measure';
-import { listOf } from './text';
+import { formatDuration } from './figures';
+import { counted, listOf } from './text';
+import { said, say } from './say';
 
-export const PIGMENT_NAMES: Readonly<Record<PigmentId, string>> = {
+export const PIGMENT_NAMES: Readonly<Record<PigmentId, string>> = said({
   'titanium-white': 'titanium white',
   'carbon-black': 'carbon black',
   'hansa-yellow': 'hansa yellow',
@@ -17,37 +18,37 @@ export const PIGMENT_NAMES: Readonly<Record<PigmentId, string>> = {
   'burnt-sienna': 'burnt sienna',
   'burnt-umber': 'burnt umber',
   'raw-umber': 'raw umber',
-};
+});
 
 /** "8 parts titanium white, 1 burnt umber". */
 export function mixWords({ mix: { parts } }: HoleMix): string {
   const sorted = [...parts].sort((a, b) => b.parts - a.parts);
-  if (sorted.length === 1) return `${PIGMENT_NAMES[sorted[0]!.paint.id]}, as it is`;
-  const counted = (part: (typeof sorted)[number], at: number) =>
-    `${part.parts}${at === 0 ? ` ${part.parts === 1 ? 'part' : 'parts'}` : ''} ${PIGMENT_NAMES[part.paint.id]}`;
-  return listOf(sorted.map(counted));
+  if (sorted.length === 1) return say`${PIGMENT_NAMES[sorted[0]!.paint.id]}, as it is`;
+  const amount = (part: (typeof sorted)[number], at: number) =>
+    `${at === 0 ? counted(part.parts, 'part', 'parts') : part.parts} ${PIGMENT_NAMES[part.paint.id]}`;
+  return listOf(sorted.map(amount));
 }
 
 const VISIBLE_OFF = 6;
 /** Where the paints there are can't meet a colour. */
 export const mixDoubt = ({ mix: { off } }: HoleMix): string | null =>
-  off > VISIBLE_OFF ? 'It will be seen: no mix of these paints comes nearer. Try it on paper first.' : null;
+  off > VISIBLE_OFF ? say`It will be seen: no mix of these paints comes nearer. Try it on paper first.` : null;
 
-export const STOP_POINT_WORDS: Readonly<Record<StopPoint['reason'], string>> = {
+export const STOP_POINT_WORDS: Readonly<Record<StopPoint['reason'], string>> = said({
   'too-much': 'So much of it is gone that painting it in is painting it anew.',
   'too-large': 'One hole is too large to be painted in unseen.',
   lettering: 'It is gone in lettering: a brush can’t put print back.',
-};
-const WAYS: Readonly<Record<WayOut, string>> = {
+});
+const WAYS: Readonly<Record<WayOut, string>> = said({
   trace: 'Trace the lettering from a spare print, and fill it with a fine brush or marker',
   cover: 'Cover it: sand it back, and paint the face over',
   'print-again': 'Print again: cover it, and lay another print',
-};
+});
 export const wayOutWords = ({ way, handsMinutes, waitHours }: StopPoint['ways'][number]): string =>
-  `${WAYS[way]}: ${formatDuration(handsMinutes / 60)} of hands, ${formatDuration(waitHours)} of waiting.`;
+  say`${WAYS[way]}: ${formatDuration(handsMinutes / 60)} of hands, ${formatDuration(waitHours)} of waiting.`;
 
-export const WEAR_NAMES: Readonly<Record<WearPlace, { name: string; where: string }>> = {
+export const WEAR_NAMES: Readonly<Record<WearPlace, { name: string; where: string }>> = said({
   edges: { name: 'Edges', where: 'along the edges' },
   corners: { name: 'Corners', where: 'in the corners' },
   'all-over': { name: 'All over', where: 'all over' },
-};
+});

@@ -1,7 +1,8 @@
 /** Why nothing can be kept in this browser, and what to do. */
+import { said } from './say';
 export const NO_STORAGE_WORDS: Readonly<
   Record<'none' | 'forbidden' | 'newer' | 'broken', { what: string; todo: string }>
-> = {
+> = said({
   none: {
     what: 'This browser gives pages no place to keep things.',
     todo: 'Open Fobbet in an ordinary window, not a private one, or in a newer browser.',
@@ -18,4 +19,4 @@ export const NO_STORAGE_WORDS: Readonly<
     what: 'The browser failed to open what is kept here.',
     todo: 'Close its other windows and reload. If that does not help, restart it; a full disk or a damaged profile can be the cause.',
   },
-};
+});

@@ -1,12 +1,13 @@
 import type { PrepCode, PrepStep } from '@/core/stations';
 import { BASE_COAT_WORDS } from './craft';
+import { said } from './say';
 
 interface PrepWords {
   title: string;
   why: string;
 }
 
-const PREP_WORDS: Readonly<Record<PrepCode, PrepWords>> = {
+const PREP_WORDS: Readonly<Record<PrepCode, PrepWords>> = said({
   'lead-test': {
     title: 'Test the old finish for lead',
     why: 'Old paint may hold lead; sanding it spreads the dust.',
@@ -56,7 +57,7 @@ const PREP_WORDS: Readonly<Record<PrepCode, PrepWords>> = {
     title: 'Light sanding, 320',
     why: 'Takes off nibs that would hold the paper away.',
   },
-};
+});
 
 /** “Base coat: chalk-type paint”. */
 export const prepTitle = ({ code, coat }: Pick<PrepStep, 'code' | 'coat'>): string =>

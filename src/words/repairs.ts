@@ -1,4 +1,5 @@
 import type { RepairId } from '@/core/mend';
+import { said } from './say';
 
 interface RepairWords {
   title: string;
@@ -7,7 +8,7 @@ interface RepairWords {
   why: string;
 }
 
-export const REPAIR_WORDS: Readonly<Record<RepairId, RepairWords>> = {
+export const REPAIR_WORDS: Readonly<Record<RepairId, RepairWords>> = said({
   haze: {
     title: 'Wet test for haze',
     inText: 'wet test for haze',
@@ -104,4 +105,4 @@ export const REPAIR_WORDS: Readonly<Record<RepairId, RepairWords>> = {
     how: 'Thin and even; let it dry as long as the first.',
     why: 'Clears the last fibres where they still show, and holds loose toner.',
   },
-};
+});

@@ -1,7 +1,8 @@
 import type { BinderRecord } from '@/core/craft';
+import { said } from './say';
 
 /** The two schools of water: what to do at the bench, and why it is this one. */
-export const WATER_WORDS: Readonly<Record<BinderRecord['water'], { bench: string; rule: string }>> = {
+export const WATER_WORDS: Readonly<Record<BinderRecord['water'], { bench: string; rule: string }>> = said({
   damp: {
     bench:
       'Lay a wrung sponge on it, a section at a time, from a light corner. Damp, not soaked: too wet lifts everything.',
@@ -12,13 +13,13 @@ export const WATER_WORDS: Readonly<Record<BinderRecord['water'], { bench: string
       'Wet it well with spray or sponge, a section at a time, from a light corner, until the picture shows through the paper.',
     rule: 'Soak it well, section by section: fully dry, this film no longer minds water. Begin when the picture shows through the paper.',
   },
-};
+});
 
 /** What the paper says while it is wetted and rubbed. */
-export const SIGN_WHILE_RUBBING = [
+export const SIGN_WHILE_RUBBING = said([
   'The picture shows through: wet enough, begin.',
   'White spots stay: not wetted yet, or medium on the back.',
   'It turns opaque again: it is drying, wet it lightly.',
   'Colour on the fingertip: stop there at once.',
   'Lukewarm water; a drop of dish soap only where the label asks for it.',
-] as const;
+] as const);

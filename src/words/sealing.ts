@@ -1,6 +1,7 @@
 import type { SheenId } from '@/core/craft';
 import type { SealerChoice, SealerReason } from '@/core/seal';
 import { SEALER_WORDS, SHEEN_WORDS } from './craft';
+import { say } from './say';
 
 /** What speaks for a sealer that suits, as sentences, or against one that doesn’t, as a list. */
 export const sealerReasons = ({ sealer, suits, reasons }: SealerChoice, sheen: SheenId): string =>
@@ -11,18 +12,18 @@ function reasonFor(reason: SealerReason, note: string, sheen: SheenId): string {
     case 'as-noted':
       return note;
     case 'sealed-by-tape':
-      return 'The decal lies under its own tape: nothing need go over it.';
+      return say`The decal lies under its own tape: nothing need go over it.`;
     case 'yellows':
-      return 'Yellows slightly.';
+      return say`Yellows slightly.`;
     case 'not-for-use':
-      return 'not made for this use';
+      return say`not made for this use`;
     case 'only-fabric-goes-bare':
-      return 'only canvas and cloth go without';
+      return say`only canvas and cloth go without`;
     case 'not-in-sheen':
-      return `does not come in ${SHEEN_WORDS[sheen].inText}`;
+      return say`does not come in ${SHEEN_WORDS[sheen].inText}`;
     case 'too-soft':
-      return 'too soft for the wear';
+      return say`too soft for the wear`;
     case 'covers-picture':
-      return 'the binder is white: it would cover the picture';
+      return say`the binder is white: it would cover the picture`;
   }
 }

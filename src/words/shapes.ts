@@ -1,8 +1,9 @@
 import type { ShapeKind, SizeMeaning } from '@/core/shape';
+import { said } from './say';
 
 export const SHAPE_WORDS: Readonly<
   Record<ShapeKind, { name: string; inText: string; area: string; laidFlat: string }>
-> = {
+> = said({
   rectangle: { name: 'Rectangle: board, tile, cloth', inText: 'rectangle', area: 'face to work on', laidFlat: '' },
   round: { name: 'Round: disc, plate', inText: 'round', area: 'face to work on', laidFlat: '' },
   oval: { name: 'Oval', inText: 'oval', area: 'face to work on', laidFlat: '' },
@@ -11,7 +12,7 @@ export const SHAPE_WORDS: Readonly<
     name: 'Wrapped canvas',
     inText: 'wrapped canvas',
     area: 'front, sides and tuck to cover',
-    laidFlat: ' laid flat: front, sides and tuck',
+    laidFlat: 'laid flat: front, sides and tuck',
   },
   slats: { name: 'Slats with gaps', inText: 'slats with gaps', area: 'of slats, without the gaps', laidFlat: '' },
   panel: {
@@ -30,18 +31,18 @@ export const SHAPE_WORDS: Readonly<
     name: 'Cylinder: jar, bottle, tin',
     inText: 'cylinder',
     area: 'of the side to cover',
-    laidFlat: ' of the side, laid flat',
+    laidFlat: 'the side laid flat',
   },
   vessel: {
     name: 'Tapered vessel: bucket, pot',
     inText: 'tapered vessel',
     area: 'of the side to cover',
-    laidFlat: ', the side laid flat',
+    laidFlat: 'the side laid flat',
   },
-};
+});
 
 /** What a typed size is. */
-export const SIZE_NAMES: Readonly<Record<SizeMeaning, string>> = {
+export const SIZE_NAMES: Readonly<Record<SizeMeaning, string>> = said({
   width: 'Width',
   height: 'Height',
   diameter: 'Diameter',
@@ -53,4 +54,4 @@ export const SIZE_NAMES: Readonly<Record<SizeMeaning, string>> = {
   'slats-height': 'Height over all slats',
   'fronts-width': 'Width over all fronts',
   'fronts-height': 'Height of the fronts',
-};
+});

@@ -1,12 +1,18 @@
 import type { PageEdge, SheetWords } from '@/core/sheet';
-import { listOf } from './text';
+import { listOf, remarks } from './text';
+import { said, say } from './say';
 
-const EDGE_NAMES: Readonly<Record<PageEdge, string>> = { left: 'left', top: 'top', right: 'right', bottom: 'bottom' };
+const EDGE_NAMES: Readonly<Record<PageEdge, string>> = {
+  left: say`left`,
+  top: say`top`,
+  right: say`right`,
+  bottom: say`bottom`,
+};
 
 const edgeList = (edges: readonly PageEdge[]): string => listOf(edges.map((edge) => EDGE_NAMES[edge]));
 
 /** What a printed sheet and its templates say. */
-export const SHEET_WORDS: SheetWords = {
+export const SHEET_WORDS: SheetWords = said({
   up: 'UP',
   mirrored: {
     heading: 'READS TRUE ON THE PIECE',
@@ -14,7 +20,7 @@ export const SHEET_WORDS: SheetWords = {
   },
   unmirrored: { heading: 'NOT MIRRORED ON PURPOSE', note: 'Right way round: it is not laid face down.' },
   bar: (system) =>
-    `This bar measures ${system === 'inch' ? '4 in' : '100 mm'}. If not: print again at 100 %, no scaling.`,
+    say`This bar measures ${system === 'inch' ? say`4 in` : say`100 mm`}. If not: print again at 100 %, no scaling.`,
   trim: 'Trim at the corner marks, inside the edge: no white rim.',
   edges: {
     cut: 'Cut on the red line; fold at dashes.',
@@ -24,34 +30,38 @@ export const SHEET_WORDS: SheetWords = {
   },
   tile: (trimmed, under) =>
     [
-      trimmed.length > 0 ? `Trim the ${edgeList(trimmed)} edge along the corner marks.` : '',
-      under.length > 0 ? `The ${edgeList(under)} edge goes under the next page, up to the thick marks.` : '',
+      trimmed.length > 0 ? say`Trim the ${edgeList(trimmed)} edge along the corner marks.` : '',
+      under.length > 0 ? say`The ${edgeList(under)} edge goes under the next page, up to the thick marks.` : '',
     ]
       .filter(Boolean)
       .join(' '),
   turned: 'turned',
-  copyOf: (copy, copies) => `${copy} of ${copies}`,
-  nthCopyOf: (copy, copies) => `copy ${copy} of ${copies}`,
-  pageOf: (page, pages) => `page ${page} of ${pages}`,
-  printOf: (size) => `print ${size}`,
-  prints: (count) => `${count} prints`,
-  corrected: (across, along) => `printer corrected × ${across.toFixed(4)} across, × ${along.toFixed(4)} along`,
-  documentTitle: (title, mirrored) => `${title} – ${mirrored ? 'mirrored print' : 'print, not mirrored on purpose'}`,
+  copyOf: (copy, copies) => say`${copy} of ${copies}`,
+  nthCopyOf: (copy, copies) => say`copy ${copy} of ${copies}`,
+  pageOf: (page, pages) => say`page ${page} of ${pages}`,
+  printOf: (size) => say`print ${size}`,
+  prints: (count) => say`${count} prints`,
+  corrected: (across, along) => say`printer corrected × ${across.toFixed(4)} across, × ${along.toFixed(4)} along`,
+  documentTitle: (title, mirrored) =>
+    `${title} – ${mirrored ? say`mirrored print` : say`print, not mirrored on purpose`}`,
   bookmark: ({ page, names, tile, copy }) => {
-    const place = tile ? `, row ${tile.row}, column ${tile.column}` : '';
-    return `Page ${page}: ${names}${place}${copy === null ? '' : `, copy ${copy}`}`;
+    return remarks(
+      say`Page ${page}: ${names}`,
+      tile && say`row ${tile.row}, column ${tile.column}`,
+      copy !== null && say`copy ${copy}`,
+    );
   },
   calibration: {
-    title: (paper) => `Printer calibration, ${paper}`,
+    title: (paper) => say`Printer calibration, ${paper}`,
     lines: (system) => [
-      'ACROSS: measure the bar above, end to end.',
-      'ALONG: measure the upright bar on the left, end to end.',
-      `MARGIN: find the outermost frame that is whole on all four sides; its number is in ${system === 'inch' ? 'sixteenths of an inch' : 'millimetres'}.`,
-      'Print at 100 %, without fitting to the page. Type what you measured at Sheet, under Your printer.',
+      say`ACROSS: measure the bar above, end to end.`,
+      say`ALONG: measure the upright bar on the left, end to end.`,
+      say`MARGIN: find the outermost frame that is whole on all four sides; its number is in ${system === 'inch' ? say`sixteenths of an inch` : say`millimetres`}.`,
+      say`Print at 100 %, without fitting to the page. Type what you measured at Sheet, under Your printer.`,
     ],
   },
-  cutLines: (name) => `${name}: cut lines`,
-  placement: (name) => `${name}: placement`,
-  placementFullSize: (name) => `${name}: placement, full size`,
-  offsets: (left, top) => `${left} from the left, ${top} from the top`,
-};
+  cutLines: (name) => say`${name}: cut lines`,
+  placement: (name) => say`${name}: placement`,
+  placementFullSize: (name) => say`${name}: placement, full size`,
+  offsets: (left, top) => say`${left} from the left, ${top} from the top`,
+});

@@ -1,6 +1,7 @@
 import type { MissingCode, NextCode, StationId, StationState } from '@/core/stations';
+import { said } from './say';
 
-export const STATION_NAMES: Readonly<Record<StationId, string>> = {
+export const STATION_NAMES: Readonly<Record<StationId, string>> = said({
   picture: 'Picture',
   surface: 'Surface',
   method: 'Method',
@@ -11,18 +12,18 @@ export const STATION_NAMES: Readonly<Record<StationId, string>> = {
   mend: 'Mend',
   seal: 'Seal',
   keep: 'Keep',
-};
+});
 
-export const STATE_WORDS: Readonly<Record<StationState, string>> = {
+export const STATE_WORDS: Readonly<Record<StationState, string>> = said({
   'not-yet': 'not yet',
   doubtful: 'doubtful',
   ready: 'ready',
   waiting: 'waiting',
   done: 'done',
-};
+});
 
 /** What is still needed, in a list at the station that lacks it; and as something to do, in a list of all pieces. */
-export const MISSING_WORDS: Readonly<Record<MissingCode, { needed: string; todo: string }>> = {
+export const MISSING_WORDS: Readonly<Record<MissingCode, { needed: string; todo: string }>> = said({
   picture: { needed: 'a picture', todo: 'choose its picture' },
   lettering: { needed: 'an answer: has it lettering?', todo: 'say whether it has lettering' },
   'surface-kind': { needed: 'the kind of surface', todo: 'say what it is made of' },
@@ -35,9 +36,9 @@ export const MISSING_WORDS: Readonly<Record<MissingCode, { needed: string; todo:
   'not-laid': { needed: 'the moment the print was laid', todo: 'say when it was laid' },
   sealer: { needed: 'a sealer that suits this use and sheen', todo: 'choose a sealer' },
   rating: { needed: 'your rating', todo: 'rate it' },
-};
+});
 
-export const NEXT_WORDS: Readonly<Record<NextCode, string>> = {
+export const NEXT_WORDS: Readonly<Record<NextCode, string>> = said({
   'choose-picture': 'Choose the picture',
   'answer-lettering': 'Say whether it has lettering',
   'describe-surface': 'Measure the blank',
@@ -57,4 +58,4 @@ export const NEXT_WORDS: Readonly<Record<NextCode, string>> = {
   'next-seal-coat': 'Seal: next coat',
   'keep-record': 'Record how it went',
   finished: 'Finished',
-};
+});

@@ -1,4 +1,6 @@
-import { formatFilm, formatLength, formatSize, formatTemperature, formatVolume, type UnitSystem } from '@/core/measure';
+import { type UnitSystem } from '@/core/measure';
+import { formatFilm, formatLength, formatSize, formatTemperature, formatVolume } from './figures';
+import { say } from './say';
 
 /** Figures worded in a person's own units. */
 export interface Wording {
@@ -20,17 +22,17 @@ const FT2_PER_M2 = 10.7639;
 const LITRES_PER_QUART = 0.946353;
 
 function areaText(mm2: number, system: UnitSystem): string {
-  if (system === 'metric') return `${smallFigure(mm2 / MM2_PER_CM2)} cm²`;
+  if (system === 'metric') return say`${smallFigure(mm2 / MM2_PER_CM2)} cm²`;
   const squareInches = mm2 / MM2_PER_IN2;
   return squareInches < 2 * IN2_PER_FT2
-    ? `${smallFigure(squareInches)} sq in`
-    : `${Number((squareInches / IN2_PER_FT2).toFixed(1))} sq ft`;
+    ? say`${smallFigure(squareInches)} sq in`
+    : say`${Number((squareInches / IN2_PER_FT2).toFixed(1))} sq ft`;
 }
 
 /** Whole from ten on, tenths below; what is less than a tenth says so. */
 function smallFigure(value: number): string {
   if (value >= 10 || value === 0) return `${Math.round(value)}`;
-  return value < 0.1 ? 'less than 0.1' : `${Number(value.toFixed(1))}`;
+  return value < 0.1 ? say`less than 0.1` : `${Number(value.toFixed(1))}`;
 }
 
 export const wordingIn = (system: UnitSystem): Wording => ({
@@ -43,6 +45,6 @@ export const wordingIn = (system: UnitSystem): Wording => ({
   film: (um) => formatFilm(um, system),
   coverage: (m2PerLitre) =>
     system === 'inch'
-      ? `a quart covers ${Math.round(m2PerLitre * LITRES_PER_QUART * FT2_PER_M2)} sq ft`
-      : `a litre covers ${m2PerLitre.toFixed(0)} m²`,
+      ? say`a quart covers ${Math.round(m2PerLitre * LITRES_PER_QUART * FT2_PER_M2)} sq ft`
+      : say`a litre covers ${m2PerLitre.toFixed(0)} m²`,
 });

@@ -24,6 +24,8 @@ describe('sentences of failures', () => {
       known: 2,
       name: 'map.jpg',
       text: 'wide',
+      percent: 480,
+      megabytes: 70,
     };
     expect(
       Object.fromEntries(FAILURE_CODES.map((code) => [code, sentenceFor({ code, message: '', values }, units)])),

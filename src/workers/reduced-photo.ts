@@ -1,5 +1,6 @@
 /** A photo from a camera, upright and no larger than is needed. Worker only. */
 import type { Rgba } from '@/core/photo';
+import { decodeHeic } from './foreign-picture';
 import { decodeUpright } from './bitmap-rows';
 
 export interface ReducedPhoto {
@@ -17,7 +18,7 @@ export async function reducedPhoto(
   file: Blob,
   scaleOf: (width: number, height: number) => number,
 ): Promise<ReducedPhoto | null> {
-  const bitmap = await decodeUpright(file);
+  const bitmap = (await decodeUpright(file)) ?? (await decodeHeic(file));
   if (!bitmap) return null;
   const scale = Math.min(1, scaleOf(bitmap.width, bitmap.height));
   const [width, height] = [

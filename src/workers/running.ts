@@ -1,4 +1,5 @@
 /** A job under way in a worker. Cancelling ends the worker at once and settles the promise with null. */
+import { say } from '@/words/say';
 export interface Running<T> {
   done: Promise<T | null>;
   cancel: () => void;
@@ -19,7 +20,7 @@ export function startWorker<T>(
   let settle: (value: T | null) => void = () => undefined;
   const done = new Promise<T | null>((resolve) => {
     settle = resolve;
-    worker.onerror = (event) => resolve(failed(event.message || 'the worker stopped'));
+    worker.onerror = (event) => resolve(failed(event.message || say`the worker stopped`));
     run(worker).then(resolve, (error: unknown) =>
       resolve(failed(error instanceof Error ? error.message : String(error))),
     );

@@ -1,4 +1,4 @@
-export { layingGuide } from './laying-guide';
+export { layingGuide, type LayingGuide } from './laying-guide';
 export {
   LOSS_SHARE,
   PAPER_ABSORBENCY,

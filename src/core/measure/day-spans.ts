@@ -124,3 +124,16 @@ export const formatSpans = (spans: readonly DaySpan[], clock: ClockHours = 24): 
   spans
     .map(({ fromMinute, untilMinute }) => `${clockText(fromMinute, clock)}–${clockText(untilMinute, clock)}`)
     .join(', ');
+
+export type TimeCode = 'time-unreadable';
+const ONE_TIME = new RegExp(`^${TIME}$`, 'i');
+
+/** A time of the day, minutes from midnight: "18:30", "6.30 pm", "noon". @returns `time-unreadable` (values.text) */
+export function parseTimeOfDay(text: string): Result<number, TimeCode> {
+  const match = ONE_TIME.exec(plainHours(text).trim());
+  const time = match ? typedTime(match[1]!, match[2], match[3]) : null;
+  const minute = time ? minuteAt(time, time.half) : DAY_MINUTES;
+  if (minute >= DAY_MINUTES)
+    return fail('time-unreadable', `expected a time such as 18:30, got "${text}"`, { values: { text } });
+  return ok(minute);
+}

@@ -1,5 +1,13 @@
 export { MM_PER_INCH, inchesToMm, mmToPoints, type UnitSystem } from './units';
-export { MOST_SPANS, formatSpans, parseSpans, type DaySpan, type SpansCode } from './day-spans';
+export {
+  MOST_SPANS,
+  formatSpans,
+  parseSpans,
+  parseTimeOfDay,
+  type DaySpan,
+  type SpansCode,
+  type TimeCode,
+} from './day-spans';
 export { formatLength, formatSize, parseLengthMm, type LengthCode } from './length';
 export {
   formatDuration,

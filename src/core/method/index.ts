@@ -1,3 +1,4 @@
+export { threeWays, type Gain, type Way } from './three-ways';
 export { START_POINTS, rankMethods, type Candidate, type Reason } from './candidates';
 export { keptToner, type KeptToner } from './kept';
 export { STRONG_GRAIN_MM, type ConditionCode } from './conditions';

@@ -12,39 +12,17 @@ import {
   type SurfaceId,
 } from '@/core/craft';
 import { readFileSync } from 'node:fs';
+import { methodContext } from '@/testing/method-context';
 import { methodTables } from '@/testing/method-tables';
 import { placesOf } from '@/core/coat';
-import { groundOf } from '@/core/craft';
 import { rankMethods, type MethodContext } from './index';
 
-const context = (patch: Partial<MethodContext> = {}): MethodContext => ({
-  surface: surfaceById('painted-wood'),
-  finish: 'chalk-type-paint',
-  ground: groundOf(patch.surface ?? surfaceById('painted-wood'), {
-    finish: patch.finish ?? 'chalk-type-paint',
-    baseCoat: patch.hasBaseCoat ? 'chalk-type-paint' : 'none',
-  }),
-  groundLightness: 94,
-  hasBaseCoat: false,
-  print: printById('laser-plain'),
-  places: placesOf(60_000),
-  reachedMm2: 60_000,
-  lettering: false,
-  whites: 'either',
-  look: 'any',
-  atHand: NOTHING_SAID,
-  use: 'wall',
-  room: { temperatureC: 21, humidityPercent: 50, air: 'still' },
-  hoursLeft: null,
-  school: 'sign',
-  ...patch,
-});
 const find = (
   binder: BinderId,
   patch: Partial<MethodContext> = {},
   school = SCHOOLS.find((one) => one.binders.includes(binder))?.id,
 ) => {
-  const found = rankMethods(context(patch)).find((one) => one.binder.id === binder && one.school.id === school);
+  const found = rankMethods(methodContext(patch)).find((one) => one.binder.id === binder && one.school.id === school);
   if (!found) throw new Error(`no candidate for ${binder}`);
   return found;
 };
@@ -59,7 +37,7 @@ describe('the ranking', () => {
     let cells = 0;
     for (const surface of SURFACES)
       for (const print of PRINTS) {
-        const candidates = rankMethods(context({ surface, print, finish: 'bare' }));
+        const candidates = rankMethods(methodContext({ surface, print, finish: 'bare' }));
         expect(new Set(candidates.map((one) => one.binder.id))).toEqual(new Set(BINDERS.map((binder) => binder.id)));
         for (const one of candidates) {
           cells++;
@@ -89,7 +67,7 @@ describe('the ranking', () => {
   });
 
   it('has points that add up to the score', () => {
-    for (const one of rankMethods(context({ whites: 'surface-shows' })).filter(
+    for (const one of rankMethods(methodContext({ whites: 'surface-shows' })).filter(
       (candidate) => candidate.verdict !== 'refused',
     )) {
       expect(one.score).toBe(
@@ -119,7 +97,9 @@ describe('what is refused', () => {
   );
 
   it.each<PrintId>(['photo-paper', 'laser-card'])('leaves nothing for %s', (print) => {
-    expect(rankMethods(context({ print: printById(print) })).every((one) => one.verdict === 'refused')).toBe(true);
+    expect(rankMethods(methodContext({ print: printById(print) })).every((one) => one.verdict === 'refused')).toBe(
+      true,
+    );
   });
 
   it('names the print that would make it possible', () => {
@@ -174,7 +154,7 @@ describe('what is at hand moves the ranking', () => {
 });
 
 describe('what is wanted moves the ranking', () => {
-  const best = (patch: Partial<MethodContext>) => rankMethods(context(patch))[0].binder.id;
+  const best = (patch: Partial<MethodContext>) => rankMethods(methodContext(patch))[0].binder.id;
   it('white that stays white, dark ground and cloth call for opaque medium', () => {
     expect(best({ whites: 'stay-white' })).toBe('opaque-medium');
     expect(best({ groundLightness: 20 })).toBe('opaque-medium');

@@ -28,7 +28,9 @@ export { ghostlyRegions, lightRegions } from './regions';
 export {
   MAX_PICTURE_BYTES,
   MAX_PICTURE_PIXELS,
+  PICTURE_ACCEPT,
   acceptPicture,
+  foreignType,
   checkBytes,
   isWhole,
   type AcceptedPicture,

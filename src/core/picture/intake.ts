@@ -7,6 +7,12 @@ export const MAX_PICTURE_BYTES = 64 * 1024 * 1024;
 export const MAX_PICTURE_PIXELS = 120_000_000;
 
 const TYPES = { jpg: 'image/jpeg', png: 'image/png', webp: 'image/webp' } as const;
+/** What phones keep and no printer of a page reads: decoded once, and kept as JPEG. */
+const FOREIGN = ['heic', 'heif', 'avif'] as const;
+type ForeignType = (typeof FOREIGN)[number];
+/** What a file chooser offers. */
+export const PICTURE_ACCEPT = 'image/jpeg,image/png,image/webp,image/heic,image/heif,image/avif,.heic,.heif,.avif';
+
 export type PictureType = (typeof TYPES)[keyof typeof TYPES];
 
 /**
@@ -30,6 +36,10 @@ export interface AcceptedPicture {
 /** EXIF orientations from 5 on swap width and height. */
 const FIRST_TURNED_ORIENTATION = 5;
 
+/** Whether a file has to be decoded and kept in another format. */
+export const foreignType = (header: PictureHeader | null): ForeignType | null =>
+  FOREIGN.find((type) => type === header?.type) ?? null;
+
 export function checkBytes(bytes: number): Result<number, IntakeCode> {
   if (bytes === 0) return fail('picture-empty', 'expected a picture, got 0 bytes');
   if (bytes > MAX_PICTURE_BYTES)
@@ -43,9 +53,10 @@ export function checkBytes(bytes: number): Result<number, IntakeCode> {
 export function acceptPicture(bytes: number, header: PictureHeader | null): Result<AcceptedPicture, IntakeCode> {
   const size = checkBytes(bytes);
   if (!size.ok) return size;
-  const type = header?.type && Object.hasOwn(TYPES, header.type) ? TYPES[header.type as keyof typeof TYPES] : null;
+  const known = header?.type && Object.hasOwn(TYPES, header.type) ? TYPES[header.type as keyof typeof TYPES] : null;
+  const type = foreignType(header) ? TYPES.jpg : known;
   if (!header || !type)
-    return fail('picture-type', `expected JPEG, PNG or WebP, got ${header?.type ?? 'unknown content'}`, {
+    return fail('picture-type', `expected JPEG, PNG, WebP, HEIC or AVIF, got ${header?.type ?? 'unknown content'}`, {
       values: { type: header?.type ?? '' },
     });
   const pixels = header.width * header.height;
@@ -55,7 +66,7 @@ export function acceptPicture(bytes: number, header: PictureHeader | null): Resu
       values: { megapixels: Math.round(pixels / 1e6) },
     });
   }
-  const orientation = type === 'image/jpeg' ? (header.orientation ?? 1) : 1;
+  const orientation = header.type === 'jpg' ? (header.orientation ?? 1) : 1;
   const turned = orientation >= FIRST_TURNED_ORIENTATION;
   return ok({
     type,

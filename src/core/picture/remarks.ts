@@ -4,7 +4,7 @@
  */
 import type { PictureType } from './intake';
 
-export type PictureRemark = 'transparent' | 'animated' | 'inks';
+export type PictureRemark = 'transparent' | 'animated' | 'inks' | 'kept-as-jpeg';
 
 /** As much of a file as its chunks before the pixels take. */
 const HEAD_BYTES = 262_144;

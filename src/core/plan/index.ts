@@ -4,6 +4,7 @@ export { missingAt, nextStep, stationStates } from './standing';
 export { runSteps, type RunStep } from './run-steps';
 export { pendingBefore, type Pending } from './pending';
 export { completeStep, revokeStep } from './complete';
-export { paceOf } from './pace';
+export { paceOf, type Pace } from './pace';
 export { foresee, type Foreseen } from './foresee';
 export { cautionsAt, cautionsOf, needOf, toolsAt, toolsOf } from './minding';
+export { WORKS, type HandsAsked, type Work } from './hands-of';

@@ -12,10 +12,11 @@ import {
   type StepTitle,
   type StepWait,
 } from '@/core/stations';
+import { handsAsked, type HandsAsked } from './hands-of';
 import type { Pace } from './pace';
 
 /** One step of the whole run: hands, then a wait. */
-export interface RunStep {
+export interface RunStep extends HandsAsked {
   step: StepId;
   /** The step as it is written. */
   id: StepText;
@@ -64,10 +65,17 @@ export function runSteps(job: Job, plan: PiecePlan, pace: Pace = {}): RunStep[] 
         doneAt,
         ripeAt: ripeTime(station, stated, doneAt, job, plan),
         attended: stated.attended ?? false,
+        ...atPace(handsAsked(stated.step, usualMinutes, job, plan), pace[station] ?? 1),
       };
     });
   });
 }
+
+const atPace = (asked: HandsAsked, pace: number): HandsAsked => ({
+  ...asked,
+  setUp: asked.setUp && { ...asked.setUp, minutes: Math.floor(asked.setUp.minutes * pace) },
+  againMinutes: Math.round(asked.againMinutes * pace),
+});
 
 /** When a done step's wait is over: as its station has it, or its hours after it. */
 function ripeTime(

@@ -4,7 +4,17 @@
  * four edges refined to parts of a pixel by where brightness falls steepest. The sheet whose edges step most clearly
  * wins.
  */
-import { boxMean, reduced, sample, solve, type Gray, type Point } from '@/core/photo';
+import {
+  boxMean,
+  largestRegion,
+  reduced,
+  ringArea,
+  sample,
+  solve,
+  widestFour,
+  type Gray,
+  type Point,
+} from '@/core/photo';
 
 const SMALL_PX = 420;
 const THRESHOLDS = 9;
@@ -45,9 +55,9 @@ function foundWith(photo: Gray, inlierPx: number): FoundPage | null {
     const rough = widestFour(hull);
     if (
       !rough ||
-      Math.abs(areaOf(rough)) < LEAST_AREA * small.width * small.height ||
-      region.length < 0.3 * Math.abs(areaOf(rough)) ||
-      Math.abs(areaOf(rough)) < LEAST_FILLED * Math.abs(areaOf(hull))
+      Math.abs(ringArea(rough)) < LEAST_AREA * small.width * small.height ||
+      region.length < 0.3 * Math.abs(ringArea(rough)) ||
+      Math.abs(ringArea(rough)) < LEAST_FILLED * Math.abs(ringArea(hull))
     )
       continue;
     let found: { corners: Point[]; score: number } | null = {
@@ -65,32 +75,6 @@ function foundWith(photo: Gray, inlierPx: number): FoundPage | null {
 function spread({ data }: Gray): [number, number] {
   const sorted = Float32Array.from(data).sort();
   return [sorted[Math.floor(sorted.length * 0.02)], sorted[Math.floor(sorted.length * 0.98)]];
-}
-
-function largestRegion({ data, width, height }: Gray, threshold: number): number[] {
-  const seen = new Uint8Array(data.length);
-  let largest: number[] = [];
-  for (let start = 0; start < data.length; start++) {
-    if (seen[start] || data[start] < threshold) continue;
-    const region: number[] = [start];
-    seen[start] = 1;
-    for (let i = 0; i < region.length; i++) {
-      const cell = region[i];
-      const x = cell % width;
-      const visit = (to: number) => {
-        if (!seen[to] && data[to] >= threshold) {
-          seen[to] = 1;
-          region.push(to);
-        }
-      };
-      if (x > 0) visit(cell - 1);
-      if (x < width - 1) visit(cell + 1);
-      if (cell >= width) visit(cell - width);
-      if (cell < width * (height - 1)) visit(cell + width);
-    }
-    if (region.length > largest.length) largest = region;
-  }
-  return largest;
 }
 
 /** First and last pixel of each row: all that a hull needs. */
@@ -125,27 +109,6 @@ function hullOf(points: Point[]): Point[] {
     return chain.slice(0, -1);
   };
   return [...half(sorted), ...half(sorted.reverse())];
-}
-
-const areaOf = (ring: readonly Point[]): number =>
-  ring.reduce((sum, { x, y }, i) => {
-    const next = ring[(i + 1) % ring.length];
-    return sum + x * next.y - next.x * y;
-  }, 0) / 2;
-
-/** The hull's extremes in four directions a quarter turn apart, turned until they span most. */
-function widestFour(hull: readonly Point[]): Point[] | null {
-  if (hull.length < 4) return null;
-  let best: Point[] | null = null;
-  for (let degrees = 0; degrees < 90; degrees += 2) {
-    const four = [0, 90, 180, 270].map((quarter) => {
-      const angle = ((degrees + quarter) * Math.PI) / 180;
-      const [dx, dy] = [Math.cos(angle), Math.sin(angle)];
-      return hull.reduce((far, point) => (point.x * dx + point.y * dy > far.x * dx + far.y * dy ? point : far));
-    });
-    if (!best || Math.abs(areaOf(four)) > Math.abs(areaOf(best))) best = four;
-  }
-  return best;
 }
 
 interface Edge {

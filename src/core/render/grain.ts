@@ -19,6 +19,8 @@ export interface SurfaceLook {
   colour: string;
   grain: Grain;
   coat: { colour: string; opacity: number } | null;
+  /** The real face, seen from a photo, quarter turns clockwise; null or missing where it is drawn as is usual. */
+  face?: { pictureId: string; turns: 0 | 1 | 2 | 3 } | null;
 }
 
 /** The colour of a white binder that covers. */

@@ -1,3 +1,4 @@
+export { photographedGround } from './photographed';
 export {
   RENDER_STAGES,
   cloudedBy,

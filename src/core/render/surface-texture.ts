@@ -466,4 +466,4 @@ function slowLines(
   };
 }
 
-const COAT_RELIEF = 0.12;
+export const COAT_RELIEF = 0.12;

@@ -1,18 +1,22 @@
 import type { FreeWindow } from './instance';
 
+/** The first of ascending minutes that lies after one. */
+function firstAfter(minutes: readonly number[], minute: number): number {
+  let [low, high] = [0, minutes.length];
+  while (low < high) {
+    const middle = (low + high) >> 1;
+    if (minutes[middle] <= minute) low = middle + 1;
+    else high = middle;
+  }
+  return low;
+}
+
 /** Intervals in order of their starts, in two growing arrays. */
 class Intervals {
   readonly from: number[] = [];
   readonly until: number[] = [];
-  /** Where the first interval starts that starts after a minute. */
   after(minute: number): number {
-    let [low, high] = [0, this.from.length];
-    while (low < high) {
-      const middle = (low + high) >> 1;
-      if (this.from[middle] <= minute) low = middle + 1;
-      else high = middle;
-    }
-    return low;
+    return firstAfter(this.from, minute);
   }
   add(from: number, until: number): void {
     const at = this.after(from);
@@ -93,6 +97,14 @@ export class Hands {
     return -Infinity;
   }
 
+  /** Whether nothing is booked in a stretch. */
+  isIdle(from: number, until: number): boolean {
+    const { booked } = this;
+    const at = booked.after(from);
+    const before = at > 0 && booked.until[at - 1] > from && booked.from[at - 1] < until;
+    return !before && !(at < booked.from.length && booked.from[at] < until);
+  }
+
   /** Until when the stretch runs that holds a minute. */
   stretchEnd(minute: number): number {
     const window = this.windows[windowAt(this.windows, minute)];
@@ -111,50 +123,93 @@ function windowAt(windows: readonly FreeWindow[], minute: number): number {
   return low;
 }
 
-/** A number of equal places. */
-export class PlaceUse {
-  private readonly booked = new Intervals();
-  private longest = 0;
-  constructor(private readonly places: number) {}
+interface Stay {
+  from: number;
+  until: number;
+  room: number;
+  heat: number | null;
+}
 
-  book(from: number, until: number): void {
+/** Room of one place, taken piece by piece. Pieces of different heats never lie there at once. */
+export class PlaceUse {
+  private readonly stays: Stay[] = [];
+  private longest = 0;
+  constructor(private readonly capacity: number) {}
+
+  book(from: number, until: number, room: number, heat: number | null): void {
     if (until <= from) return;
-    this.booked.add(from, until);
-    this.longest = Math.max(this.longest, until - from);
+    const { stays } = this;
+    const stay = { from, until, room, heat };
+    const at = this.firstAfter(from);
+    if (at === stays.length) stays.push(stay);
+    else stays.splice(at, 0, stay);
+    if (until - from > this.longest) this.longest = until - from;
   }
 
-  free(from: number, until: number): void {
-    if (until > from) this.booked.remove(from, until);
+  free(from: number, until: number, room: number, heat: number | null): void {
+    if (until <= from) return;
+    const { stays } = this;
+    for (let at = this.firstAfter(from) - 1; at >= 0 && stays[at].from === from; at--) {
+      const stay = stays[at];
+      if (stay.until !== until || stay.room !== room || stay.heat !== heat) continue;
+      stays.splice(at, 1);
+      return;
+    }
   }
 
   /**
-   * Where all places are taken within a stretch: the interval that leaves or came first; null where one is free
-   * throughout.
+   * Where there is too little room, or another heat, within a stretch: when the first of what lies there leaves, and
+   * when the last of it came; null where there is room throughout.
    */
-  conflict(from: number, until: number): { firstFreeAt: number; takenFrom: number } | null {
+  conflict(from: number, until: number, room: number, heat: number | null): Conflict | null {
     if (until <= from) return null;
-    if (this.places < 1) return { firstFreeAt: Infinity, takenFrom: -Infinity };
-    const { booked } = this;
-    const first = booked.after(from - this.longest - 1);
-    let count = 0;
+    const { stays, capacity } = this;
+    if (room > capacity) return NEVER;
+    const first = this.firstAfter(from - this.longest - 1);
     let beyond = first;
-    for (; beyond < booked.from.length && booked.from[beyond] < until; beyond++)
-      if (booked.until[beyond] > from) count++;
-    if (count < this.places) return null;
+    let taken = 0;
+    for (; beyond < stays.length && stays[beyond].from < until; beyond++) {
+      const stay = stays[beyond];
+      if (stay.until <= from) continue;
+      taken += stay.room;
+      if (heat !== null && stay.heat !== null && stay.heat !== heat)
+        return { firstFreeAt: stay.until, takenFrom: stay.from };
+    }
+    // Even if all of them lay there at once there is room.
+    if (taken + room <= capacity) return null;
     for (let at = first; at < beyond; at++) {
-      if (booked.until[at] <= from) continue;
-      const moment = Math.max(from, booked.from[at]);
-      let taken = 0;
-      let firstFreeAt = Infinity;
-      let takenFrom = -Infinity;
-      for (let other = first; other < beyond && booked.from[other] <= moment; other++) {
-        if (booked.until[other] <= moment) continue;
-        taken++;
-        if (booked.until[other] < firstFreeAt) firstFreeAt = booked.until[other];
-        if (booked.from[other] > takenFrom) takenFrom = booked.from[other];
+      if (stays[at].until <= from) continue;
+      const moment = stays[at].from > from ? stays[at].from : from;
+      taken = 0;
+      let firstFreeAt = Number.MAX_VALUE;
+      let takenFrom = -1;
+      for (let other = first; other < beyond && stays[other].from <= moment; other++) {
+        const stay = stays[other];
+        if (stay.until <= moment) continue;
+        taken += stay.room;
+        if (stay.until < firstFreeAt) firstFreeAt = stay.until;
+        if (stay.from > takenFrom) takenFrom = stay.from;
       }
-      if (taken >= this.places) return { firstFreeAt, takenFrom };
+      if (taken + room > capacity) return { firstFreeAt, takenFrom };
     }
     return null;
   }
+
+  /** The first stay that begins after a minute. */
+  private firstAfter(minute: number): number {
+    const { stays } = this;
+    let [low, high] = [0, stays.length];
+    while (low < high) {
+      const middle = (low + high) >> 1;
+      if (stays[middle].from <= minute) low = middle + 1;
+      else high = middle;
+    }
+    return low;
+  }
 }
+
+interface Conflict {
+  firstFreeAt: number;
+  takenFrom: number;
+}
+const NEVER: Conflict = { firstFreeAt: Infinity, takenFrom: -Infinity };

@@ -3,11 +3,12 @@ import { MS_PER_MINUTE } from '@/core/shared';
 import { NOTHING_SAID, type AtHand } from '@/core/at-hand';
 import { dueAt, type Job } from '@/core/stations';
 import { demoPieces } from '@/demo/scenario';
-import { EMPTY_AGENDA, freeHoursOf, type Piece } from '@/records';
+import { EMPTY_AGENDA, buildInputOf, type Piece } from '@/records';
 import { HOUR, PICTURE, readyPiece } from '@/testing/builders';
 import {
   buildInstance,
   checkSchedule,
+  finishesIf,
   remedyVariants,
   repairSchedule,
   searchSchedule,
@@ -20,27 +21,26 @@ import {
 } from './index';
 
 const NOW = new Date('2026-11-26T17:00:00Z').getTime();
+const HOURS = buildInputOf(EMPTY_AGENDA).hours;
+const SHELF_MM = { widthMm: 400, depthMm: 300 };
 const ZONE = 'Europe/London';
 const inPlan = (piece: Piece): JobInPlan => ({
   id: piece.id,
   name: piece.name,
+  set: piece.set?.id ?? null,
   dueAt: dueAt(piece.dueOn),
   job: piece,
   picture: PICTURE,
 });
 const input = (patch: Partial<BuildInput> = {}): Omit<BuildInput, 'pieces'> => ({
   now: NOW,
-  hours: freeHoursOf(EMPTY_AGENDA),
-  places: EMPTY_AGENDA.places,
+  ...buildInputOf(EMPTY_AGENDA),
   timeZone: ZONE,
   air: null,
-  pins: {},
-  notBefore: {},
-  safest: false,
   ...patch,
 });
 const build = (pieces: Piece[], patch: Partial<BuildInput> = {}, atHand: AtHand = NOTHING_SAID) =>
-  buildInstance({ ...input(patch), pieces: pieces.map((piece) => stepsOf(inPlan(piece), NOW, atHand)) });
+  buildInstance({ ...input(patch), pieces: pieces.map((piece) => stepsOf(inPlan(piece), NOW, atHand, SHELF_MM)) });
 const step = (built: ReturnType<typeof build>, id: string) => {
   const index = built.steps.findIndex((one) => one.id === id);
   return { index, task: built.instance.tasks[index] };
@@ -51,15 +51,28 @@ describe('the problem made from the pieces', () => {
     const pieces = demoPieces(NOW);
     expect(pieces).toHaveLength(8);
     const built = build(pieces, { air: { readings: [], profile: dayBetween(14, 20, 55) } });
-    const { starts } = searchSchedule(built.instance, { tries: 150, seed: 1 });
-    expect(checkSchedule(built.instance, starts)).toEqual([]);
-    expect(outcomeOf(benchOf(built.instance), starts).tardiness.every((late) => late === 0)).toBe(true);
+    const { placed } = searchSchedule(built.instance, { tries: 150, seed: 1 });
+    expect(checkSchedule(built.instance, placed)).toEqual([]);
+    expect(outcomeOf(benchOf(built.instance), placed).tardiness.every((late) => late === 0)).toBe(true);
     // Printing stands beside preparing, not behind it; a laid print waits for its own clock.
     const route = step(built, 'demo-route-map/lay').task;
     expect(route.after.map((at) => built.steps[at].step.id).sort()).toEqual(['dust', 'print']);
     const board = step(built, 'demo-departures-board/pass-1').task;
     expect(board.after).toEqual([]);
     expect(board.notBefore).toBeGreaterThan(60);
+  });
+
+  it('how sure a finish is: with the safest waits nothing is sooner, and what dries longer moves what follows', () => {
+    const [likely, safest] = [false, true].map((one) => build(demoPieces(NOW), { safest: one }).instance);
+    const { placed } = searchSchedule(likely, { tries: 100, seed: 1 });
+    const { finishes } = outcomeOf(benchOf(likely), placed);
+    expect(finishesIf(likely, placed)).toEqual(finishes);
+    const latest = finishesIf(safest, placed);
+    latest.forEach((finish, piece) => expect(finish).toBeGreaterThanOrEqual(finishes[piece]));
+    // Every piece has something that dries: two days later at the most, for eight pieces of a few waits each.
+    const later = latest.map((finish, piece) => finish - finishes[piece]);
+    expect(later.filter((minutes) => minutes > 0).length).toBeGreaterThan(4);
+    expect(Math.max(...later)).toBeLessThan(7 * 1440);
   });
 
   it('what is done drops out, and what is drying holds back what follows', () => {
@@ -71,7 +84,7 @@ describe('the problem made from the pieces', () => {
     expect(built.steps.map(({ step: one }) => one.id)).not.toContain('lay');
     // Sixteen hours from laying in the reference room, two of them over.
     expect(step(built, 'piece-1/pass-1').task.notBefore).toBe(14 * 60);
-    expect(built.instance.occupied).toEqual([{ place: 'rack', until: 14 * 60 }]);
+    expect(built.instance.occupied).toEqual([{ place: 'rack', until: 14 * 60, room: 30 }]);
     expect(step(built, 'piece-1/pass-2').task.wait).toMatchObject({ place: 'bench', minMinutes: 20 });
   });
 
@@ -137,28 +150,38 @@ describe('the problem made from the pieces', () => {
 describe('spare minutes', () => {
   it('names what can begin and end in them, without upsetting the rest', () => {
     const built = build(demoPieces(NOW));
-    const { starts } = searchSchedule(built.instance, { tries: 60, seed: 1 });
-    const found = spareSteps(built.instance, starts, 20);
+    const { placed } = searchSchedule(built.instance, { tries: 60, seed: 1 });
+    const found = spareSteps(built.instance, placed, 20);
     expect(found.length).toBeGreaterThan(0);
     for (const index of found) {
       const task = built.instance.tasks[index];
       expect(task.minutes).toBeLessThanOrEqual(20);
       expect(task.after).toEqual([]);
-      const moved = { ...built.instance, windows: [{ from: 0, until: 20 }, ...built.instance.windows] };
-      const with_ = Float64Array.from(starts, (start, at) => (at === index ? 0 : start));
-      expect(checkSchedule(moved, with_)).toEqual([]);
+      const [own = []] = built.instance.hands;
+      const moved = { ...built.instance, hands: [[{ from: 0, until: 20 }, ...own]] };
+      const starts = placed.starts.map((start, at) => (at === index ? 0 : start));
+      const shared = placed.shared.map((ready, at) => (at === index ? 0 : ready));
+      // Taken out of its batch, it leaves the next one to get ready for itself.
+      const broken = checkSchedule(moved, { ...placed, starts, shared });
+      expect(broken.filter(({ rule }) => rule !== 'set-up')).toEqual([]);
     }
-    expect(spareSteps(built.instance, starts, 2)).toEqual([]);
+    expect(spareSteps(built.instance, placed, 2)).toEqual([]);
   });
 });
 
 describe('what would help', () => {
   const late = (patch: Partial<Piece> = {}) => readyPiece({ dueOn: '2026-11-28', ...patch });
   const variants = (pieces: Piece[], patch: Partial<BuildInput> = {}) =>
-    remedyVariants({ jobs: pieces.map(inPlan), late: [pieces[0].id], atHand: NOTHING_SAID, build: input(patch) });
+    remedyVariants({
+      jobs: pieces.map(inPlan),
+      late: [pieces[0].id],
+      atHand: NOTHING_SAID,
+      shelf: SHELF_MM,
+      build: input(patch),
+    });
   const finish = (built: ReturnType<typeof build>, id: string) => {
-    const { starts } = searchSchedule(built.instance, { tries: 60, seed: 1 });
-    return outcomeOf(benchOf(built.instance), starts).finishes[
+    const { placed } = searchSchedule(built.instance, { tries: 60, seed: 1 });
+    return outcomeOf(benchOf(built.instance), placed).finishes[
       built.instance.pieces.findIndex((piece) => piece.id === id)
     ];
   };
@@ -166,7 +189,7 @@ describe('what would help', () => {
   it('offers a quicker binder, a fan, one piece fewer and today, each a problem that can be solved', () => {
     const soft = late({ surface: { ...readyPiece().surface, kind: 'soft-wood', finish: 'bare' } });
     const other = readyPiece({ id: 'piece-2', name: 'Other' });
-    const found = variants([soft, other], { hours: { ...freeHoursOf(EMPTY_AGENDA), days: { '2026-11-26': [] } } });
+    const found = variants([soft, other], { hours: { ...HOURS, days: { '2026-11-26': [] } } });
     expect([...new Set(found.map(({ remedy }) => remedy.kind))]).toEqual(['binder', 'fan', 'fewer', 'today', 'hours']);
     // Two hours more on a day to come, beside what is free already.
     for (const { remedy } of found)
@@ -176,10 +199,7 @@ describe('what would help', () => {
           expect(fromMinute).toBeGreaterThanOrEqual(remedy.spans[index - 1]?.untilMinute ?? 0),
         );
       }
-    const plain = finish(
-      build([soft, other], { hours: { ...freeHoursOf(EMPTY_AGENDA), days: { '2026-11-26': [] } } }),
-      soft.id,
-    );
+    const plain = finish(build([soft, other], { hours: { ...HOURS, days: { '2026-11-26': [] } } }), soft.id);
     const binder = found.find(({ remedy }) => remedy.kind === 'binder');
     expect(binder && finish(binder.built, soft.id)).toBeLessThan(plain);
     const today = found.find(({ remedy }) => remedy.kind === 'today');
@@ -189,9 +209,28 @@ describe('what would help', () => {
     ]);
   });
 
+  it('a set is helped, and set aside, as a whole', () => {
+    const set = (at: number) => ({ id: 'set', name: 'Set', at });
+    const soft = { ...readyPiece().surface, kind: 'soft-wood', finish: 'bare' } as const;
+    const pieces = [0, 1, 2].map((at) => late({ id: `part-${at}`, surface: soft, set: at < 2 ? set(at) : null }));
+    const found = remedyVariants({
+      jobs: pieces.map(inPlan),
+      late: ['part-0', 'part-2'],
+      atHand: NOTHING_SAID,
+      shelf: SHELF_MM,
+      build: input(),
+    });
+    const fewer = found.flatMap(({ remedy }) => (remedy.kind === 'fewer' ? [remedy.pieceIds] : []));
+    expect(fewer).toEqual([['part-0', 'part-1'], ['part-2']]);
+    const quicker = found.find(({ remedy }) => remedy.kind === 'binder' && remedy.pieceId === 'part-0');
+    const waits = (id: string) => quicker?.built.instance.tasks.find((task) => task.id === `${id}/lay`)?.wait;
+    expect(waits('part-1')).toEqual(waits('part-0'));
+    expect(waits('part-1')).not.toEqual(waits('part-2'));
+  });
+
   it('offers no binder to what is laid, no fan where one blows, no day that is free already', () => {
     const laid = late({ lay: { ...readyPiece().lay, laidAt: NOW - HOUR }, cure: { ...readyPiece().cure, air: 'fan' } });
-    const free = { ...freeHoursOf(EMPTY_AGENDA), days: { '2026-11-26': [{ fromMinute: 0, untilMinute: 1440 }] } };
+    const free = { ...HOURS, days: { '2026-11-26': [{ fromMinute: 0, untilMinute: 1440 }] } };
     expect(variants([laid], { hours: free }).filter(({ remedy }) => remedy.kind !== 'hours')).toEqual([]);
   });
 });
@@ -199,13 +238,14 @@ describe('what would help', () => {
 it('a step marked late moves the plan and is mended in place', () => {
   const pieces = demoPieces(NOW);
   const built = build(pieces);
-  const { starts } = searchSchedule(built.instance, { tries: 100, seed: 1 });
+  const { placed } = searchSchedule(built.instance, { tries: 100, seed: 1 });
+  const { starts } = placed;
   const { index } = step(built, 'demo-viaduct/print');
   const later = build(pieces, {
     notBefore: { 'demo-viaduct/print': built.originAt + (starts[index] + 1440) * MS_PER_MINUTE },
   });
-  const mended = repairSchedule(later.instance, starts, { tries: 100, seed: 1 });
-  expect(checkSchedule(later.instance, mended.starts)).toEqual([]);
-  expect(mended.starts[index]).toBeGreaterThanOrEqual(starts[index] + 1440);
+  const mended = repairSchedule(later.instance, placed, { tries: 100, seed: 1 });
+  expect(checkSchedule(later.instance, mended.placed)).toEqual([]);
+  expect(mended.placed.starts[index]).toBeGreaterThanOrEqual(starts[index] + 1440);
   expect(mended.moved.every((at) => built.steps[at].pieceId === 'demo-viaduct')).toBe(true);
 });

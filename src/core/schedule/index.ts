@@ -1,10 +1,26 @@
-export { dayOf, freeWindows, instantOf, isQuiet, type FreeHours } from './free-hours';
-export { LATE_WEIGHT, type Instance, type Places, type Starts, type Task, type TaskWait } from './instance';
-export { benchOf, outcomeOf, placeByKeys } from './placing';
-export { searchSchedule } from './search';
+export { dayOf, freeWindows, instantOf, isQuiet, minuteOfDay, type FreeHours } from './free-hours';
+export {
+  LATE_WEIGHT,
+  readyCost,
+  MOST_HANDS,
+  endOf,
+  handsMinutesOf,
+  nothingPlaced,
+  type Instance,
+  type Placed,
+  type Places,
+  type SetUp,
+  type Task,
+  type TaskWait,
+} from './instance';
+export { batchesOf } from './batches';
+export { benchOf } from './bench';
+export { OWN, outcomeOf, placeByKeys } from './placing';
+export { searchSchedule, triesFor } from './search';
 export { asLateAsSafe } from './later';
 export { checkSchedule, type Violation } from './check';
-export { repairSchedule } from './repair';
-export { buildInstance, type BuildInput, type Built } from './from-plans';
+export { finishesIf, repairSchedule } from './repair';
+export { SHELF, buildInstance, stepOfPart, type BuildInput, type Built } from './from-plans';
+export { footprintOf, shelfRoom, type Shelf } from './footprint';
 export { spareSteps } from './spare';
 export { remedyVariants, stepsOf, type JobInPlan, type LateRemedy } from './remedies';

@@ -3,206 +3,320 @@
  * with time some order of steps gives the best schedule there is). A step with a latest wait is placed together with
  * the one that follows it.
  */
+import type { Bench } from './bench';
 import { Hands, PlaceUse } from './bookings';
-import { LATE_WEIGHT, type Instance, type Outcome, type PlaceId, type Starts, type Task } from './instance';
-import { ripenessOf, type Ripeness } from './ripeness';
+import {
+  LATE_WEIGHT,
+  READY_MINUTES,
+  endOf,
+  handsMinutesOf,
+  horizonOf,
+  nothingPlaced,
+  readyCost,
+  type Instance,
+  type Outcome,
+  type PlaceId,
+  type Placed,
+  type Task,
+} from './instance';
 
-/** What stays the same over many schedules of one instance. */
-export interface Bench {
-  instance: Instance;
-  ripeness: Ripeness;
-  followers: readonly (readonly number[])[];
-  /** The step that must follow within a step's latest wait, -1 for none. */
-  tied: Int32Array;
-  /** How many steps each waits for, and the steps that nothing holds back or that are pinned. */
-  waitsFor: Int32Array;
-  ofPiece: readonly (readonly number[])[];
-  pinned: readonly number[];
-  unplaced: Float64Array;
+/** Where a step could stand. */
+export interface Spot {
+  start: number;
+  end: number;
+  who: number;
+  shared: 0 | 1;
 }
 
-export function benchOf(instance: Instance): Bench {
-  const { tasks } = instance;
-  const followers: number[][] = tasks.map(() => []);
-  tasks.forEach((task, index) => task.after.forEach((before) => followers[before].push(index)));
-  const tied = new Int32Array(tasks.length).fill(-1);
-  tasks.forEach(({ wait }, index) => {
-    if (wait.maxMinutes !== null && followers[index].length > 0) tied[index] = followers[index][0];
-  });
-  return {
-    instance,
-    ripeness: ripenessOf(instance),
-    followers,
-    tied,
-    waitsFor: Int32Array.from(tasks, (task) => task.after.length),
-    pinned: [...tasks.keys()].filter((index) => tasks[index].pinnedAt !== null),
-    ofPiece: instance.pieces.map((_, piece) => [...tasks.keys()].filter((index) => tasks[index].piece === piece)),
-    unplaced: new Float64Array(tasks.length).fill(NaN),
-  };
-}
+/** Where a placed step stands. */
+export const spotOf = (instance: Instance, placed: Placed, index: number): Spot => ({
+  start: placed.starts[index],
+  end: endOf(instance, placed, index),
+  who: placed.who[index],
+  shared: placed.shared[index] === 1 ? 1 : 0,
+});
 
 /** A schedule being made. */
 export class Placing {
-  readonly starts: Starts;
-  /** When each placed step's wait is over. */
+  readonly placed: Placed;
+  /** When each placed step's hands end, and when its wait is over. */
+  private readonly ends: Float64Array;
   private readonly ripe: Float64Array;
-  private readonly hands: Hands;
+  private readonly hands: Hands[];
   private readonly use: Record<PlaceId, PlaceUse>;
+  /** Placed steps of each kind of set-up, as they came. */
+  private readonly standing = new Map<number, number[]>();
 
   constructor(private readonly bench: Bench) {
     const { instance } = bench;
-    this.starts = bench.unplaced.slice();
+    this.placed = nothingPlaced(instance.tasks.length);
+    this.ends = bench.unplaced.slice();
     this.ripe = bench.unplaced.slice();
-    this.hands = new Hands(instance.windows, instance.gridMinutes);
+    this.hands = instance.hands.map((windows) => new Hands(windows, instance.gridMinutes));
     this.use = {
       bench: new PlaceUse(instance.places.bench),
       rack: new PlaceUse(instance.places.rack),
       oven: new PlaceUse(instance.places.oven),
     };
-    for (const { place, until } of instance.occupied) this.use[place].book(0, until);
+    for (const { place, until, room } of instance.occupied) this.use[place].book(0, until, room, null);
   }
 
-  ripeAt(index: number): number {
-    return this.ripe[index];
+  isPlaced(index: number): boolean {
+    return this.placed.who[index] !== 0;
+  }
+
+  endAt(index: number): number {
+    return this.ends[index];
   }
 
   /** The earliest minute at which a step's predecessors, as far as they are placed, let it begin. */
   lowerBound(index: number): number {
     const task = this.task(index);
-    let from = Math.max(0, task.notBefore);
-    for (const before of task.after) if (!Number.isNaN(this.starts[before])) from = Math.max(from, this.ripeAt(before));
+    let from = task.notBefore > 0 ? task.notBefore : 0;
+    for (const before of task.after) if (this.isPlaced(before) && this.ripe[before] > from) from = this.ripe[before];
     return from;
   }
 
-  book(index: number, start: number): void {
+  book(index: number, { start, end, who, shared }: Spot): void {
     const task = this.task(index);
-    const end = start + task.minutes;
-    this.starts[index] = start;
+    const { wait, setUp } = task;
+    this.placed.starts[index] = start;
+    this.placed.who[index] = who;
+    this.placed.shared[index] = shared;
+    this.ends[index] = end;
     this.ripe[index] = this.bench.ripeness.ripeAt(task, end);
-    this.hands.book(start, task.minutes);
-    this.use.bench.book(start, end);
-    if (task.wait.place) this.use[task.wait.place].book(end, this.ripeAt(index));
+    for (let one = 0; one < this.hands.length; one++) if ((who >> one) & 1) this.hands[one].book(start, end - start);
+    this.use.bench.book(start, end, 1, null);
+    if (wait.place) this.use[wait.place].book(end, this.ripe[index], wait.room, wait.heat);
+    if (!setUp) return;
+    const standing = this.standing.get(setUp.kind);
+    if (standing) standing.push(index);
+    else this.standing.set(setUp.kind, [index]);
   }
 
   /** Takes a step out again. */
   free(index: number): void {
-    const task = this.task(index);
-    const end = this.starts[index] + task.minutes;
-    this.hands.free(this.starts[index], task.minutes);
-    this.use.bench.free(this.starts[index], end);
-    if (task.wait.place) this.use[task.wait.place].free(end, this.ripeAt(index));
-    this.starts[index] = NaN;
+    const { wait, setUp } = this.task(index);
+    const { starts, who, shared } = this.placed;
+    const [start, end] = [starts[index], this.ends[index]];
+    for (let one = 0; one < this.hands.length; one++)
+      if ((who[index] >> one) & 1) this.hands[one].free(start, end - start);
+    this.use.bench.free(start, end, 1, null);
+    if (wait.place) this.use[wait.place].free(end, this.ripe[index], wait.room, wait.heat);
+    starts[index] = NaN;
+    who[index] = 0;
+    shared[index] = 0;
+    this.ends[index] = NaN;
     this.ripe[index] = NaN;
+    const standing = setUp && this.standing.get(setUp.kind);
+    if (standing) standing.splice(standing.indexOf(index), 1);
   }
 
   /** Places a step, and those tied to it, from a minute on. False where there is no place within the windows. */
   placeFrom(index: number, from: number): boolean {
     const chain = this.chainOf(index);
     if (chain.length === 1 && this.bench.tied[index] < 0) {
-      const start = this.earliestOf(index, from);
-      if (start === Infinity) return false;
-      this.book(index, start);
+      const spot = this.earliestOf(index, from);
+      if (!spot) return false;
+      this.book(index, spot);
       return true;
     }
-    const starts = this.earliestChain(chain, from);
-    if (!starts) return false;
-    chain.forEach((task, at) => this.book(task, starts[at]));
+    const spots = this.earliestChain(chain, from);
+    if (!spots) return false;
+    chain.forEach((task, at) => this.book(task, spots[at]));
     return true;
   }
 
-  /** Whether a step can stand alone at a minute: hands, bench and place free. */
-  fits(index: number, start: number): boolean {
-    return this.earliestOf(index, start) === start;
+  /**
+   * How a step can stand at a minute, its set-up shared where it can be: hands, bench and place free; null where it
+   * can't.
+   *
+   * @param by the hands asked first
+   */
+  spotAt(index: number, start: number, by = 0): Spot | null {
+    const teams = this.bench.teams[index];
+    for (const who of by !== 0 && teams.includes(by) ? [by, ...teams] : teams) {
+      if (this.standsReady(index, start, who)) {
+        const spot = this.alone(index, start, who, 1, start);
+        if (spot) return spot;
+      }
+      const spot = this.alone(index, start, who, 0, start);
+      if (spot) return spot;
+    }
+    return null;
   }
 
-  placeLatest(index: number, by: number, from: number): boolean {
-    const start = this.latestOf(index, by, from);
+  /** Puts a step by the same hands as late as it can end by a minute, and not before another. */
+  placeLatest(index: number, by: number, from: number, who: number): boolean {
+    const start = this.latestOf(index, by, from, who);
     if (start === null) return false;
-    this.book(index, start);
+    const end = start + handsMinutesOf(this.task(index), 0);
+    this.book(index, { start, end, who, shared: 0 });
     return true;
   }
 
   /** A step and those tied to it that are not placed yet. */
   private chainOf(index: number): number[] {
     const chain = [index];
-    for (let next = this.bench.tied[index]; next >= 0 && Number.isNaN(this.starts[next]); next = this.bench.tied[next])
+    for (let next = this.bench.tied[index]; next >= 0 && !this.isPlaced(next); next = this.bench.tied[next])
       chain.push(next);
     return chain;
   }
 
-  /** The earliest start of a step by itself; Infinity for none. */
-  private earliestOf(index: number, from: number): number {
+  /** Whether what a placed step shares was really got ready before it. */
+  isReadied(index: number): boolean {
+    return this.standsReady(index, this.placed.starts[index], this.placed.who[index]);
+  }
+
+  /** Whether the hands end a step of the same kind where this one begins. */
+  private standsReady(index: number, start: number, who: number): boolean {
+    const { setUp } = this.task(index);
+    if (!setUp) return false;
+    return (this.standing.get(setUp.kind) ?? []).some((other) => {
+      const end = this.ends[other];
+      if (this.placed.who[other] !== who || !(end <= start && start - end < READY_MINUTES)) return false;
+      return this.hands.every((hands, one) => !((who >> one) & 1) || hands.isIdle(end, start));
+    });
+  }
+
+  private onGrid(minute: number): number {
+    return Math.ceil(minute / this.bench.instance.gridMinutes) * this.bench.instance.gridMinutes;
+  }
+
+  /**
+   * The earliest place of a step by itself, over all that may do it and all whose set-up it can share: a little later
+   * where that spares getting ready, as much as this weighs.
+   */
+  private earliestOf(index: number, from: number): Spot | null {
     const task = this.task(index);
+    const { setUp, minutes } = task;
+    const standing = setUp && this.standing.get(setUp.kind);
+    const ready = readyCost(task, 0);
+    let best: Spot | null = null;
+    // Until when one that gets ready, and one that shares, must end to be better than the best so far.
+    let most = Infinity;
+    for (const who of this.bench.teams[index]) {
+      const alone = this.alone(index, from, who, 0, most - ready - handsMinutesOf(task, 0));
+      if (alone && alone.end + ready < most) {
+        best = alone;
+        most = alone.end + ready;
+      }
+      if (!standing) continue;
+      for (const other of standing) {
+        if (this.placed.who[other] !== who) continue;
+        const start = this.onGrid(this.ends[other]);
+        if (start < from || start + minutes > most || (best?.shared && start + minutes === most)) continue;
+        const shared = this.alone(index, start, who, 1, start);
+        if (!shared) continue;
+        best = shared;
+        most = shared.end;
+      }
+    }
+    return best;
+  }
+
+  /** The earliest place by these hands within a stretch of starts. */
+  private alone(index: number, from: number, who: number, shared: 0 | 1, latest: number): Spot | null {
+    const task = this.task(index);
+    const { wait } = task;
+    const minutes = handsMinutesOf(task, shared);
     let start = from;
     for (let tries = 0; tries < MOST_TRIES; tries++) {
-      start = this.hands.earliest(start, task.minutes);
-      if (start === Infinity) return Infinity;
-      const end = start + task.minutes;
-      const ripe = this.bench.ripeness.ripeAt(task, end);
-      const taken = this.use.bench.conflict(start, end);
+      start = this.handsFree(start, minutes, who);
+      if (!(start <= latest) || start === Infinity) return null;
+      const end = start + minutes;
+      const taken = this.use.bench.conflict(start, end, 1, null);
       if (taken) {
         start = Math.max(start + 1, taken.firstFreeAt);
         continue;
       }
-      const lies = task.wait.place ? this.use[task.wait.place].conflict(end, ripe) : null;
-      if (lies) {
-        start = Math.max(start + 1, lies.firstFreeAt - task.minutes);
-        continue;
+      if (wait.place) {
+        const ripe = this.bench.ripeness.ripeAt(task, end);
+        const lies = this.use[wait.place].conflict(end, ripe, wait.room, wait.heat);
+        if (lies) {
+          start = Math.max(start + 1, lies.firstFreeAt - minutes);
+          continue;
+        }
       }
-      if (task.attended && this.hands.stretchEnd(start) < ripe) {
-        start = this.hands.stretchEnd(start);
-        continue;
+      if (task.attended) {
+        const stays = this.stretchEnd(start, who);
+        if (stays < this.bench.ripeness.ripeAt(task, end)) {
+          start = Math.max(start + 1, stays);
+          continue;
+        }
       }
-      return start;
+      return { start, end, who, shared };
     }
-    return Infinity;
+    return null;
   }
 
-  /** The earliest starts of a step and those tied to it; null for none. */
-  private earliestChain(chain: readonly number[], from: number): number[] | null {
+  /** The earliest minute from one on at which all these hands are free for so long. */
+  private handsFree(from: number, minutes: number, who: number): number {
+    if (this.hands.length === 1) return this.hands[0].earliest(from, minutes);
+    let start = from;
+    for (;;) {
+      const asked = start;
+      for (let one = 0; one < this.hands.length; one++)
+        if ((who >> one) & 1) start = this.hands[one].earliest(start, minutes);
+      if (start === asked || start === Infinity) return start;
+    }
+  }
+
+  /** Until when any of these hands can stay. */
+  private stretchEnd(minute: number, who: number): number {
+    let end = minute;
+    for (let one = 0; one < this.hands.length; one++)
+      if ((who >> one) & 1) end = Math.max(end, this.hands[one].stretchEnd(minute));
+    return end;
+  }
+
+  /** The earliest places of a step and those tied to it; null for none. */
+  private earliestChain(chain: readonly number[], from: number): Spot[] | null {
     const last = this.task(chain[chain.length - 1]);
     const pinned = this.bench.tied[chain[chain.length - 1]];
     // Tied to a pinned step: not so early that this would wait too long for it.
     let floor =
       pinned >= 0 && chain.length === 1
-        ? Math.max(from, this.starts[pinned] - (last.wait.maxMinutes ?? 0) - last.minutes)
+        ? Math.max(from, this.placed.starts[pinned] - (last.wait.maxMinutes ?? 0) - handsMinutesOf(last, 0))
         : from;
     for (let tries = 0; tries < MOST_TRIES; tries++) {
-      const starts: number[] = [];
+      const spots: Spot[] = [];
       let next = floor;
       let late = 0;
       for (let at = 0; at < chain.length && late === 0; at++) {
-        const task = this.task(chain[at]);
-        const start = this.earliestOf(chain[at], at === 0 ? next : Math.max(next, this.lowerBound(chain[at])));
-        if (start === Infinity) return null;
+        const spot = this.earliestOf(chain[at], at === 0 ? next : Math.max(next, this.lowerBound(chain[at])));
+        if (!spot) return null;
         if (at > 0) {
           const before = this.task(chain[at - 1]);
-          late = Math.max(0, start - (starts[at - 1] + before.minutes + (before.wait.maxMinutes ?? Infinity)));
+          late = Math.max(0, spot.start - (spots[at - 1].end + (before.wait.maxMinutes ?? Infinity)));
         }
-        starts.push(start);
-        next = this.bench.ripeness.ripeAt(task, start + task.minutes);
+        spots.push(spot);
+        next = this.bench.ripeness.ripeAt(this.task(chain[at]), spot.end);
       }
-      if (late === 0) return starts;
-      floor = starts[0] + late;
+      if (late === 0) return spots;
+      floor = Math.max(floor + 1, spots[0].start + late);
     }
     return null;
   }
 
-  private latestOf(index: number, by: number, from: number): number | null {
+  private latestOf(index: number, by: number, from: number, who: number): number | null {
     const task = this.task(index);
+    const { wait } = task;
+    const minutes = handsMinutesOf(task, 0);
     let end = by;
     for (let tries = 0; tries < MOST_TRIES; tries++) {
-      const start = this.hands.latest(end, task.minutes);
-      if (start < from) return null;
-      end = start + task.minutes;
+      const start = this.handsFreeBy(end, minutes, who);
+      if (!(start >= from)) return null;
+      end = start + minutes;
       const ripe = this.bench.ripeness.ripeAt(task, end);
       const taken =
-        this.use.bench.conflict(start, end) ?? (task.wait.place ? this.use[task.wait.place].conflict(end, ripe) : null);
+        this.use.bench.conflict(start, end, 1, null) ??
+        (wait.place ? this.use[wait.place].conflict(end, ripe, wait.room, wait.heat) : null);
       if (taken) {
         end = Math.min(end - 1, Math.max(from, taken.takenFrom));
         continue;
       }
-      if (task.attended && this.hands.stretchEnd(start) < ripe) {
+      if (task.attended && this.stretchEnd(start, who) < ripe) {
         end -= 5;
         continue;
       }
@@ -211,17 +325,42 @@ export class Placing {
     return null;
   }
 
+  /** The latest start at which all these hands are free for so long and end by a minute. */
+  private handsFreeBy(by: number, minutes: number, who: number): number {
+    let end = by;
+    for (;;) {
+      const asked = end;
+      for (let one = 0; one < this.hands.length; one++)
+        if ((who >> one) & 1) end = this.hands[one].latest(end, minutes) + minutes;
+      if (end === asked || end === -Infinity) return end - minutes;
+    }
+  }
+
   private task(index: number): Task {
     return this.bench.instance.tasks[index];
   }
 }
 
+/** Turns of looking on until a place is given up. */
 const MOST_TRIES = 4000;
+
+/** The first pair of hands, as bits of who does a step. */
+export const OWN = 1;
 
 /** A schedule that holds only what the person pinned. */
 export function withPinned(bench: Bench): Placing {
+  const { tasks } = bench.instance;
   const placing = new Placing(bench);
-  for (const index of bench.pinned) placing.book(index, bench.instance.tasks[index].pinnedAt ?? 0);
+  for (const index of bench.pinned) {
+    const start = tasks[index].pinnedAt ?? 0;
+    // The person who pinned it does it, where they may.
+    const free = placing.spotAt(index, start, OWN);
+    // Pinned where nobody has time for it, it stands there all the same.
+    const [first = 0] = bench.teams[index];
+    const who = bench.teams[index].includes(OWN) ? OWN : first;
+    if (free) placing.book(index, free);
+    else if (who !== 0) placing.book(index, { start, end: start + handsMinutesOf(tasks[index], 0), who, shared: 0 });
+  }
   return placing;
 }
 
@@ -229,12 +368,18 @@ export function withPinned(bench: Bench): Placing {
  * A schedule from an order of keys: among the steps whose predecessors are placed, the one with the least key is next.
  * Pinned ones are booked first.
  */
-export function placeByKeys(bench: Bench, keys: ArrayLike<number>): Starts {
-  const { followers } = bench;
+export function placeByKeys(bench: Bench, keys: ArrayLike<number>): Placed;
+/** @returns null as soon as it is seen to cost more than `most` */
+export function placeByKeys(bench: Bench, keys: ArrayLike<number>, most: number): Placed | null;
+export function placeByKeys(bench: Bench, keys: ArrayLike<number>, most = Infinity): Placed | null {
+  const { followers, rest, setAt, dueOf } = bench;
+  const { tasks } = bench.instance;
   const placing = withPinned(bench);
   const waiting = bench.waitsFor.slice();
   const open: number[] = [];
   for (let index = 0; index < waiting.length; index++) if (waiting[index] === 0) open.push(index);
+  const finishes = new Float64Array(dueOf.length);
+  let cost = 0;
   while (open.length > 0) {
     let best = 0;
     for (let at = 1; at < open.length; at++)
@@ -243,31 +388,48 @@ export function placeByKeys(bench: Bench, keys: ArrayLike<number>): Starts {
     const index = open[best];
     open[best] = open[open.length - 1];
     open.pop();
-    if (Number.isNaN(placing.starts[index]) && !placing.placeFrom(index, placing.lowerBound(index))) continue;
+    if (!placing.isPlaced(index) && !placing.placeFrom(index, placing.lowerBound(index))) continue;
+    const set = setAt[tasks[index].piece];
+    cost += readyCost(tasks[index], placing.placed.shared[index]);
+    const finish = placing.endAt(index) + rest[index];
+    if (finish > finishes[set]) {
+      cost += finish - finishes[set];
+      const due = dueOf[set];
+      if (finish > due) cost += LATE_WEIGHT * (finish - Math.max(due, finishes[set]));
+      finishes[set] = finish;
+    }
+    if (cost > most) return null;
     for (const next of followers[index]) if (--waiting[next] === 0) open.push(next);
   }
-  return placing.starts;
+  return placing.placed;
 }
 
 /**
- * What a schedule comes to. A piece with a step that found no place finishes beyond the last window and counts as late.
+ * What a schedule comes to; a set counts as one piece, finished when the last of it is. A piece with a step that found no place finishes
+ * beyond the last window and counts as late.
  */
-export function outcomeOf({ instance, ripeness }: Bench, starts: Starts): Outcome {
-  const { tasks, pieces, windows } = instance;
-  const beyond = (windows.at(-1)?.until ?? 0) + BEYOND_MINUTES;
+export function outcomeOf({ instance, ripeness, sets, dueOf }: Bench, placed: Placed): Outcome {
+  const { tasks, pieces } = instance;
+  const beyond = horizonOf(instance) + BEYOND_MINUTES;
   const finishes = new Array<number>(pieces.length).fill(0);
   const unplaced: number[] = [];
   tasks.forEach((task, index) => {
-    const placed = !Number.isNaN(starts[index]);
-    if (!placed) unplaced.push(index);
-    const finish = placed ? ripeness.ripeAt(task, starts[index] + task.minutes) : beyond;
+    const stands = placed.who[index] !== 0;
+    if (!stands) unplaced.push(index);
+    const finish = stands ? ripeness.ripeAt(task, endOf(instance, placed, index)) : beyond;
     if (finish > finishes[task.piece]) finishes[task.piece] = finish;
   });
   const tardiness = pieces.map(({ dueMinute }, piece) =>
     dueMinute === null ? 0 : Math.max(0, finishes[piece] - dueMinute),
   );
   let cost = 0;
-  for (let piece = 0; piece < pieces.length; piece++) cost += finishes[piece] + LATE_WEIGHT * tardiness[piece];
+  for (let index = 0; index < tasks.length; index++)
+    if (placed.who[index] !== 0) cost += readyCost(tasks[index], placed.shared[index]);
+  for (let set = 0; set < sets.length; set++) {
+    let finish = 0;
+    for (const piece of sets[set]) if (finishes[piece] > finish) finish = finishes[piece];
+    cost += finish + LATE_WEIGHT * Math.max(0, finish - dueOf[set]);
+  }
   return { finishes, tardiness, cost, unplaced };
 }
 

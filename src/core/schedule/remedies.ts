@@ -8,6 +8,7 @@ import { MS_PER_DAY } from '@/core/shared';
 import { applyPatch, type Job, type JobPatch, type PictureFacts } from '@/core/stations';
 import { foresee, runSteps } from '@/core/plan';
 import type { AtHand } from '@/core/at-hand';
+import { footprintOf, shelfRoom, type Shelf } from './footprint';
 import { buildInstance, type BuildInput, type Built, type PieceSteps } from './from-plans';
 import { dayOf, minuteOfDay, weekdayOf } from './free-hours';
 
@@ -15,6 +16,8 @@ export interface JobInPlan {
   id: string;
   name: string;
   dueAt: number | null;
+  /** The set it belongs to; null for one by itself. */
+  set: string | null;
   job: Job;
   picture: PictureFacts | null;
 }
@@ -22,7 +25,7 @@ export interface JobInPlan {
 export type LateRemedy =
   | { kind: 'binder'; pieceId: string; binder: BinderId; patch: JobPatch }
   | { kind: 'fan'; patches: { pieceId: string; patch: JobPatch }[] }
-  | { kind: 'fewer'; pieceId: string; name: string }
+  | { kind: 'fewer'; pieceIds: string[]; name: string }
   | { kind: 'today'; day: string; spans: DaySpan[] }
   /** So many minutes more on a day to come; `spans` is the whole day with them. */
   | { kind: 'hours'; day: string; spans: DaySpan[]; minutes: number };
@@ -36,6 +39,7 @@ export interface RemedyInput {
   jobs: readonly JobInPlan[];
   late: readonly string[];
   atHand: AtHand;
+  shelf: Shelf;
   build: Omit<BuildInput, 'pieces'>;
 }
 
@@ -45,19 +49,30 @@ const MOST_BINDERS = 2;
 const EVENING_MINUTE = 22 * 60;
 const LEAST_MINUTES = 30;
 
-export const stepsOf = ({ id, name, dueAt, job, picture }: JobInPlan, now: number, atHand: AtHand): PieceSteps => {
+export const stepsOf = (
+  { id, name, dueAt, set, job, picture }: JobInPlan,
+  now: number,
+  atHand: AtHand,
+  shelf: Shelf,
+): PieceSteps => {
   const foreseen = foresee(job, picture, now, atHand);
-  return { id, name, dueAt, steps: runSteps(foreseen.job, foreseen.plan, atHand.pace) };
+  const steps = runSteps(foreseen.job, foreseen.plan, atHand.pace);
+  return { id, name, dueAt, set, steps, room: shelfRoom(footprintOf(foreseen.plan.surface.blank), shelf) };
 };
 
-export function remedyVariants({ jobs, late, atHand, build }: RemedyInput): RemedyVariant[] {
+export function remedyVariants({ jobs, late, atHand, shelf, build }: RemedyInput): RemedyVariant[] {
   const { now } = build;
-  const all = jobs.map((job) => stepsOf(job, now, atHand));
+  const all = jobs.map((job) => stepsOf(job, now, atHand, shelf));
   const withJob = (changes: ReadonlyMap<string, JobPatch>): PieceSteps[] =>
     jobs.map((job, index) => {
-      const patch = changes.get(job.id);
-      return patch ? stepsOf({ ...job, job: applyPatch(job.job, patch) }, now, atHand) : all[index]!;
+      const patch = changes.get(job.id) ?? setPatch(job, changes);
+      return patch ? stepsOf({ ...job, job: applyPatch(job.job, patch) }, now, atHand, shelf) : all[index]!;
     });
+  // What is chosen for one of a set holds for all of it.
+  const setPatch = (job: JobInPlan, changes: ReadonlyMap<string, JobPatch>): JobPatch | undefined => {
+    const leader = jobs.find((one) => isOneSet(one, job) && changes.has(one.id));
+    return leader && changes.get(leader.id);
+  };
   const variant = (remedy: LateRemedy, pieces: readonly PieceSteps[], hours = build.hours): RemedyVariant => ({
     remedy,
     built: buildInstance({ ...build, hours, pieces }),
@@ -79,14 +94,18 @@ export function remedyVariants({ jobs, late, atHand, build }: RemedyInput): Reme
       variant({ kind: 'fan', patches }, withJob(new Map(patches.map(({ pieceId, patch }) => [pieceId, patch])))),
     );
   }
-  for (const one of jobs)
-    if (!late.includes(one.id) || late.length > 1)
+  for (const [at, one] of jobs.entries()) {
+    // A set goes as a whole.
+    const pieceIds = jobs.filter((job) => job === one || isOneSet(job, one)).map(({ id }) => id);
+    const isFirst = jobs.findIndex((job) => job === one || isOneSet(job, one)) === at;
+    if (isFirst && (late.length > 1 || !pieceIds.some((id) => late.includes(id))))
       variants.push(
         variant(
-          { kind: 'fewer', pieceId: one.id, name: one.name },
-          all.filter(({ id }) => id !== one.id),
+          { kind: 'fewer', pieceIds, name: one.name },
+          all.filter(({ id }) => !pieceIds.includes(id)),
         ),
       );
+  }
   const today = moreToday(build);
   if (today)
     variants.push(
@@ -104,6 +123,8 @@ export function remedyVariants({ jobs, late, atHand, build }: RemedyInput): Reme
     );
   return variants;
 }
+
+const isOneSet = (one: JobInPlan, other: JobInPlan): boolean => one.set !== null && one.set === other.set;
 
 /** Two hours that a day of the coming week could give: first in the evening, then through the day. */
 const MORE_MINUTES = 120;

@@ -18,7 +18,10 @@ const task = (wait: Partial<TaskWait>): Task => ({
   notBefore: 0,
   pinnedAt: null,
   attended: false,
-  wait: { minMinutes: 0, maxMinutes: null, drying: null, place: 'rack', ...wait },
+  setUp: null,
+  hands: 1,
+  people: 1,
+  wait: { minMinutes: 0, maxMinutes: null, drying: null, place: 'rack', room: 1, heat: null, ...wait },
 });
 const of = (one: Task) => ripenessOf({ tasks: [one], room: { stepMinutes: 60, vpdKpa: [...course.vpdKpa] } });
 const waits = fc.record({

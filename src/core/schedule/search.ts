@@ -4,27 +4,42 @@
  * of tries give the same schedule. Source: standard practice for scheduling under scarce resources; bench/ compares it
  * with an exact solver.
  */
-import { seededChance } from '@/core/shared';
-import type { Instance, Starts } from './instance';
-import { benchOf, outcomeOf, placeByKeys, type Bench } from './placing';
+import { clamp, seededChance } from '@/core/shared';
+import { handsMinutesOf, nothingPlaced, type Instance, type Outcome, type Placed } from './instance';
+import { batchesOf } from './batches';
+import { benchOf, type Bench } from './bench';
+import { outcomeOf, placeByKeys } from './placing';
 
 export interface SearchLimits {
   tries: number;
   seed: number;
-  /** The share of its time that is used up, asked every few tries; from 1 on the search ends with the best so far. */
-  progress?: () => number;
 }
 
 export interface Found {
-  starts: Starts;
+  placed: Placed;
   cost: number;
   tries: number;
 }
 
-const FIRST_HEAT = 0.006;
-const LAST_HEAT = 0.0004;
-const ASK_EVERY = 8;
-/** First a few orders drawn by chance, to begin from a good one. */
+/**
+ * How many orders are tried for a plan: by count, never by the clock, so that the same data has the same plan on every
+ * machine. About so much work as a usual machine does in half a second, and in two; ten for very many steps.
+ */
+export function triesFor(steps: number, thorough: boolean): number {
+  const work = thorough ? WORK.thorough : WORK.quick;
+  return Math.round(clamp(work / Math.max(1, steps) ** GROWTH, LEAST_TRIES, thorough ? MOST_TRIES : MOST_TRIES / 4));
+}
+
+/** A try's work grows a little faster than the steps. */
+const GROWTH = 1.2;
+const WORK = { quick: 600_000, thorough: 3_600_000 } as const;
+const LEAST_TRIES = 60;
+const MOST_TRIES = 12_000;
+
+const FIRST_HEAT = 0.002;
+const LAST_HEAT = 0.0002;
+/** Of all tries, those that look for a place to begin from. */
+const ORDER_SHARE = 0.2;
 const DRAWN_SHARE = 0.1;
 const MOST_DRAWN = 200;
 const SHORTEST_ROUND = 120;
@@ -35,47 +50,137 @@ export function searchSchedule(instance: Instance, limits: SearchLimits): Found 
   return searchOn(bench, limits);
 }
 
-export function searchOn(bench: Bench, { tries, seed, progress = () => 0 }: SearchLimits): Found {
+/** Rules first, then changes: what follows begins from the best so far, so that looking longer never costs more. */
+export function searchOn(bench: Bench, limits: SearchLimits): Found {
+  const ruled = longestWaitFirst(bench, byRules(bench));
+  if (bench.instance.tasks.filter((task) => task.pinnedAt === null).length < 2) return ruled;
+  const found = annealed(bench, ruled, limits);
+  return found.cost < ruled.cost ? longestWaitFirst(bench, found) : found;
+}
+
+/** Within a batch what waits longest after it comes first, where that costs nothing. */
+function longestWaitFirst(bench: Bench, found: Found): Found {
+  const keys = ranksOf(found.placed.starts);
+  const tails = tailsOf(bench);
+  for (const batch of batchesOf(bench.instance, found.placed)) {
+    const ranks = batch.map((index) => keys[index]).sort((a, b) => a - b);
+    const order = [...batch].sort((a, b) => tails[b] - tails[a] || a - b);
+    order.forEach((index, at) => {
+      keys[index] = ranks[at];
+    });
+  }
+  const placed = placeByKeys(bench, keys);
+  const { cost } = outcomeOf(bench, placed);
+  return cost <= found.cost ? { ...found, placed, cost } : found;
+}
+
+function byRules(bench: Bench): Found {
+  let best: Found = { placed: nothingPlaced(bench.instance.tasks.length), cost: Infinity, tries: 0 };
+  for (const keys of [...RULES.map((rule) => rule(bench)), ...pieceOrders(bench)]) {
+    const placed = placeByKeys(bench, keys);
+    const { cost } = outcomeOf(bench, placed);
+    if (cost < best.cost) best = { placed, cost, tries: 0 };
+  }
+  return best;
+}
+
+/** The best found so far, and what a try comes to: null where it was given up, costing more than the most. */
+class Trials {
+  tried = 0;
+  constructor(
+    readonly bench: Bench,
+    public best: Found,
+  ) {}
+
+  hold(keys: Float64Array, most: number): { placed: Placed; outcome: Outcome } | null {
+    this.tried++;
+    const placed = placeByKeys(this.bench, keys, most);
+    if (!placed) return null;
+    const outcome = outcomeOf(this.bench, placed);
+    if (outcome.cost < this.best.cost - LEAST_GAIN) this.best = { placed, cost: outcome.cost, tries: this.tried };
+    return { placed, outcome };
+  }
+
+  /**
+   * What a try may cost to be kept: drawn beforehand, so that an order that will cost too much is given up half made.
+   */
+  mostOf(cost: number, done: number, chance: () => number): number {
+    const heat = FIRST_HEAT * (LAST_HEAT / FIRST_HEAT) ** done;
+    return cost - Math.log(1 - chance()) * heat * (this.best.cost / this.bench.instance.pieces.length);
+  }
+}
+
+function annealed(bench: Bench, from: Found, { tries, seed }: SearchLimits): Found {
   const chance = seededChance(seed);
   const { tasks, pieces } = bench.instance;
-  let best: Found = { starts: new Float64Array(0), cost: Infinity, tries: 0 };
-  for (const tried of [...RULES.map((rule) => rule(bench)), ...pieceOrders(bench)]) {
-    const starts = placeByKeys(bench, tried);
-    const { cost } = outcomeOf(bench, starts);
-    if (cost < best.cost) best = { starts, cost, tries: 0 };
-  }
-  if (tasks.filter((task) => task.pinnedAt === null).length < 2) return best;
+  const trials = new Trials(bench, from);
+  // First for a good place to begin from: orders of whole pieces, or orders drawn by chance where there are few.
+  const tails = tailsOf(bench);
+  if (bench.sets.length > MOST_ORDERED || bench.sets.length < pieces.length)
+    orderPieces(trials, tails, Math.round(tries * ORDER_SHARE), chance);
+  else
+    while (trials.tried < Math.min(tries * DRAWN_SHARE, MOST_DRAWN))
+      trials.hold(drawn(bench, tails, chance), trials.best.cost);
   // In rounds: from the best so far, and in between from an order drawn by chance, for what no small change reaches.
   const round = Math.max(SHORTEST_ROUND, tasks.length * ROUND_PER_STEP);
-  const tails = tailsOf(bench);
-  let tried = 0;
-  let used = 0;
-  for (; tried < Math.min(tries * DRAWN_SHARE, MOST_DRAWN) && used < DRAWN_SHARE; tried++) {
-    const starts = placeByKeys(bench, drawn(bench, tails, chance));
-    const { cost } = outcomeOf(bench, starts);
-    if (cost < best.cost) best = { starts, cost, tries: tried };
-    if (tried % ASK_EVERY === 0) used = progress();
-  }
-  for (let rounds = 0; tried < tries; rounds++) {
-    let current = rounds % 2 === 0 ? ranksOf(best.starts) : drawn(bench, tails, chance);
+  for (let rounds = 0; trials.tried < tries; rounds++) {
+    let current = rounds % 2 === 0 ? ranksOf(trials.best.placed.starts) : drawn(bench, tails, chance);
     let { cost, tardiness } = outcomeOf(bench, placeByKeys(bench, current));
-    for (let step = 0; step < round && tried < tries; step++) {
-      if (tried % ASK_EVERY === 0) used = progress();
-      if (used >= 1) return { ...best, tries: tried };
-      // A round that time will cut short cools with the time.
-      const heat = FIRST_HEAT * (LAST_HEAT / FIRST_HEAT) ** Math.max(step / round, used);
-      const starts = placeByKeys(bench, changed(current, bench, chance, tardiness));
-      const outcome = outcomeOf(bench, starts);
-      tried++;
-      if (outcome.cost < best.cost - 1e-9) best = { starts, cost: outcome.cost, tries: tried };
-      if (outcome.cost <= cost || chance() < Math.exp((cost - outcome.cost) / (heat * (best.cost / pieces.length)))) {
-        current = ranksOf(starts);
-        ({ cost, tardiness } = outcome);
+    // A round that will be cut short cools the sooner.
+    const length = Math.min(round, tries - trials.tried);
+    for (let step = 0; step < length; step++) {
+      const most = trials.mostOf(cost, step / length, chance);
+      const found = trials.hold(changed(current, bench, chance, tardiness), most);
+      if (found && found.outcome.cost <= most) {
+        current = ranksOf(found.placed.starts);
+        ({ cost, tardiness } = found.outcome);
       }
     }
   }
-  return { ...best, tries: tried };
+  return { ...trials.best, tries: trials.tried };
 }
+
+/**
+ * Orders of whole pieces, each with all its steps before the next, a set as one, step by step: one moved or two exchanged, near each
+ * other more often.
+ */
+function orderPieces(trials: Trials, tails: Float64Array, tries: number, chance: () => number): void {
+  const { bench } = trials;
+  const { tasks, pieces } = bench.instance;
+  const { finishes } = outcomeOf(bench, trials.best.placed);
+  const ends = bench.sets.map((set) => Math.min(...set.map((piece) => finishes[piece])));
+  let order = [...ends.keys()].sort((a, b) => ends[a] - ends[b] || a - b);
+  const longest = Math.max(1, ...tails);
+  const keysOf = (of: readonly number[]) => {
+    const rank = new Float64Array(pieces.length);
+    of.forEach((set, at) => {
+      for (const piece of bench.sets[set]) rank[piece] = at;
+    });
+    return Float64Array.from(tasks, (task, index) => rank[task.piece] - tails[index] / (2 * longest));
+  };
+  let cost = Infinity;
+  for (let step = 0; step < tries; step++) {
+    const next = step === 0 ? order : reordered(order, chance);
+    const most = cost === Infinity ? Infinity : trials.mostOf(cost, step / tries, chance);
+    const found = trials.hold(keysOf(next), most);
+    if (found && found.outcome.cost <= most) {
+      order = next;
+      ({ cost } = found.outcome);
+    }
+  }
+}
+
+function reordered(order: readonly number[], chance: () => number): number[] {
+  const next = order.slice();
+  const from = Math.floor(chance() * next.length);
+  const by = (chance() < 0.5 ? -1 : 1) * Math.max(1, Math.round(next.length ** chance()));
+  const to = clamp(from + by, 0, next.length - 1);
+  if (chance() < 0.5) next.splice(to, 0, ...next.splice(from, 1));
+  else [next[from], next[to]] = [next[to], next[from]];
+  return next;
+}
+
+const LEAST_GAIN = 1e-9;
 
 /** Minutes of hands and waits from each step to its piece's end, in usual air. */
 function tailsOf({ instance: { tasks }, followers, ripeness }: Bench): Float64Array {
@@ -83,7 +188,7 @@ function tailsOf({ instance: { tasks }, followers, ripeness }: Bench): Float64Ar
   for (let index = tasks.length - 1; index >= 0; index--) {
     const task = tasks[index];
     const rest = Math.max(0, ...followers[index].map((next) => tails[next]));
-    tails[index] = task.minutes + ripeness.ripeAt(task, 0) + rest;
+    tails[index] = handsMinutesOf(task, 0) + ripeness.ripeAt(task, 0) + rest;
   }
   return tails;
 }
@@ -111,7 +216,7 @@ const RULES: readonly Rule[] = [
     const { tasks } = bench.instance;
     const work = new Float64Array(bench.instance.pieces.length);
     tasks.forEach((task) => {
-      work[task.piece] += task.minutes;
+      work[task.piece] += handsMinutesOf(task, 0);
     });
     return Float64Array.from(tasks, (task, index) => work[task.piece] * 1e4 + index);
   },
@@ -177,9 +282,13 @@ function changed(keys: Float64Array, bench: Bench, chance: () => number, tardine
   const { tasks } = bench.instance;
   const any = (below: number) => Math.floor(chance() * below);
   const move = (piece: number, by: number, whole: boolean) => {
-    const own = bench.ofPiece[piece];
-    const from = whole ? -Infinity : keys[own[any(own.length)]];
-    for (const index of own) if (keys[index] >= from) next[index] += by;
+    const set = bench.sets[bench.setAt[piece]];
+    // One of a set goes with the others as often as by itself.
+    for (const one of set.length > 1 && chance() < 0.5 ? set : [piece]) {
+      const own = bench.ofPiece[one];
+      const from = whole ? -Infinity : keys[own[any(own.length)]];
+      for (const index of own) if (keys[index] >= from) next[index] += by;
+    }
   };
   const kind = chance();
   if (kind < FORWARD) {
@@ -192,7 +301,13 @@ function changed(keys: Float64Array, bench: Bench, chance: () => number, tardine
         }
     move(piece, -stretch(count, chance), chance() < 0.5);
   } else if (kind < ONE_STEP) next[any(count)] += (chance() < 0.5 ? -1 : 1) * stretch(count, chance);
-  else if (kind < TWO_STEPS) {
+  else if (kind < BY_ITS_KIND) {
+    // Next to one that needs the same got ready.
+    const index = bench.sharing[any(bench.sharing.length)];
+    const kin = bench.kin[index] ?? [];
+    if (kin.length > 0) next[index] = keys[kin[any(kin.length)]] + (chance() < 0.5 ? -0.5 : 0.5);
+    else next[any(count)] += (chance() < 0.5 ? -1 : 1) * stretch(count, chance);
+  } else if (kind < TWO_STEPS) {
     const [one, other] = [any(count), any(count)];
     [next[one], next[other]] = [next[other], next[one]];
   } else if (kind < ONE_PIECE)
@@ -212,9 +327,10 @@ function changed(keys: Float64Array, bench: Bench, chance: () => number, tardine
 }
 
 /** Shares of the kinds of move, one after the other. */
-const FORWARD = 0.4;
+const FORWARD = 0.3;
 const LATE_FIRST = 0.7;
-const ONE_STEP = 0.58;
-const TWO_STEPS = 0.66;
-const ONE_PIECE = 0.82;
-const TO_THE_END = 0.91;
+const ONE_STEP = 0.38;
+const BY_ITS_KIND = 0.5;
+const TWO_STEPS = 0.53;
+const ONE_PIECE = 0.73;
+const TO_THE_END = 0.82;

@@ -1,12 +1,15 @@
-import type { Instance, Starts } from './instance';
-import { benchOf, Placing } from './placing';
+import { handsMinutesOf, type Instance, type Placed } from './instance';
+import { benchOf } from './bench';
+import { OWN, Placing, spotOf } from './placing';
 
 /**
- * What could be done with spare minutes at once, the most useful first: it can begin now, is over in time, and leaves
- * the rest of the schedule alone.
+ * What the first pair of hands could do with spare minutes at once, the most useful first: it can begin now, is over in
+ * time, and leaves the rest of the schedule alone.
  */
-export function spareSteps(instance: Instance, starts: Starts, minutes: number): number[] {
-  const bench = benchOf({ ...instance, windows: [{ from: 0, until: minutes }, ...instance.windows] });
+export function spareSteps(instance: Instance, placed: Placed, minutes: number): number[] {
+  const { starts } = placed;
+  const [own = [], ...others] = instance.hands;
+  const bench = benchOf({ ...instance, hands: [[{ from: 0, until: minutes }, ...own], ...others] });
   const begun = instance.tasks
     .map((_, index) => index)
     .filter((index) => {
@@ -15,19 +18,20 @@ export function spareSteps(instance: Instance, starts: Starts, minutes: number):
         task.after.length === 0 &&
         task.notBefore <= 0 &&
         task.pinnedAt === null &&
-        task.minutes <= minutes &&
+        task.people === 1 &&
+        (task.hands & OWN) !== 0 &&
+        handsMinutesOf(task, 0) <= minutes &&
         task.wait.maxMinutes === null &&
         !task.attended &&
         !(starts[index] <= 0)
       );
     });
-  const others = (index: number) =>
-    [...starts.keys()].filter((other) => other !== index && !Number.isNaN(starts[other]));
+  const standing = [...starts.keys()].filter((index) => placed.who[index] !== 0);
   return begun
     .filter((index) => {
       const placing = new Placing(bench);
-      for (const other of others(index)) placing.book(other, starts[other]);
-      return placing.fits(index, 0);
+      for (const other of standing) if (other !== index) placing.book(other, spotOf(instance, placed, other));
+      return placing.spotAt(index, 0, OWN)?.who === OWN;
     })
     .sort((a, b) => usefulness(b) - usefulness(a) || starts[a] - starts[b]);
 

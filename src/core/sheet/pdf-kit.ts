@@ -2,7 +2,7 @@
  * The one door to the PDF library: a document begun the way all of Fobbet's are, and the drawing operators they use.
  * Only files under `core/sheet` that write a PDF import it, and those are loaded when a file is made.
  */
-import { PDFDocument, PrintScaling } from '@cantoo/pdf-lib';
+import { PDFDocument, PrintScaling, type PDFFont } from '@cantoo/pdf-lib';
 
 export {
   LineCapStyle,
@@ -39,3 +39,12 @@ export async function startPdf(title: string, createdAt: Date): Promise<PDFDocum
 }
 
 export const finishPdf = (document: PDFDocument): Promise<Uint8Array> => document.save({ useObjectStreams: false });
+
+/** The standard fonts know western letters only: others lose their accents, or become "?". */
+export function encodable(words: string, font: PDFFont): string {
+  const known = new Set(font.getCharacterSet());
+  const knows = (letter: string) => known.has(letter.codePointAt(0) ?? 0);
+  return [...words]
+    .map((letter) => (knows(letter) ? letter : ([...letter.normalize('NFKD')].find(knows) ?? '?')))
+    .join('');
+}

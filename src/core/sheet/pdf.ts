@@ -22,6 +22,7 @@ import {
   type PDFFont,
   type PDFPage,
   type PDFRef,
+  encodable,
 } from './pdf-kit';
 import { mmToPoints } from '@/core/measure';
 import { ringPath } from '@/core/shape';
@@ -234,15 +235,6 @@ function drawWords(
   );
   page.drawText(text, { x: 0, y: 0, size, font, color: INK });
   page.pushOperators(popGraphicsState());
-}
-
-/** The standard fonts know western letters only: others lose their accents, or become "?". */
-function encodable(words: string, font: PDFFont): string {
-  const known = new Set(font.getCharacterSet());
-  const knows = (letter: string) => known.has(letter.codePointAt(0) ?? 0);
-  return [...words]
-    .map((letter) => (knows(letter) ? letter : ([...letter.normalize('NFKD')].find(knows) ?? '?')))
-    .join('');
 }
 
 function shortened(words: string, font: PDFFont, points: number, widthMm: number): string {

@@ -91,6 +91,17 @@ export interface RubbedPass {
   minutes: number;
 }
 
+/** What a photo of the blank showed: its face as a picture of its own, seen as the blank’s box. */
+interface TracedFace {
+  pictureId: string;
+  /** Quarter turns clockwise since it was traced. */
+  turns: 0 | 1 | 2 | 3;
+  /** As it was traced: degrees clockwise from running across; null where nothing runs one way. */
+  grainDeg: number | null;
+  /** Middle in shares of the face, radius in shares of its width; as it was traced. */
+  knots: { x: number; y: number; radius: number }[];
+}
+
 export interface Job {
   name: string;
   /** Calendar day, YYYY-MM-DD. */
@@ -105,6 +116,8 @@ export interface Job {
     straightenDeg: number;
     tone: Tone;
     layers: Layer[];
+    /** Parts that knots and strong grain are kept off, in shares of the print. */
+    keepClear: Crop[];
   };
   surface: {
     kind: SurfaceId | null;
@@ -119,6 +132,8 @@ export interface Job {
     grain: Grain;
     /** The bare stuff's own colour; null as usual for the surface. */
     bareColour: string | null;
+    /** The blank’s own face, traced from a photo; null where it is drawn as is usual for its kind. */
+    face: TracedFace | null;
     /** Who painted it, and when; null where nobody said. */
     paintAge: PaintAge | null;
     /** Another colour under the base coat, to come through where it is sanded; null without. */

@@ -1,6 +1,7 @@
 'use client';
 import { usePlannedPieces } from '@/features/shelf';
-import { Answer } from '@/ui';
+import { Place, Answer } from '@/ui';
+import { say } from '@/words/say';
 
 /** From so many on it is worth a word that they are being looked through. */
 const MANY = 40;
@@ -9,8 +10,8 @@ const MANY = 40;
 export function Gathering({ className }: { className: string | undefined }) {
   const { planned } = usePlannedPieces();
   return (
-    <main className={className} aria-busy="true">
-      {planned.length > MANY && <Answer>{`Looking through your pieces: ${planned.length} so far …`}</Answer>}
-    </main>
+    <Place className={className} aria-busy="true">
+      {planned.length > MANY && <Answer>{say`Looking through your pieces: ${planned.length} so far …`}</Answer>}
+    </Place>
   );
 }

@@ -2,16 +2,20 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useCallback, useMemo } from 'react';
 import { applyPatch, type PiecePlan, stepKey } from '@/core/stations';
+import { stepOfPart } from '@/core/schedule';
 import { completeStep, type RunStep } from '@/core/plan';
-import { readPiece, type Piece } from '@/records';
-import { database, savePiece, stepHistory } from '@/storage';
+import { readPiece, type Agenda, type Piece } from '@/records';
+import { database, savePiece } from '@/storage';
 import { useNotice, useReport } from '@/features/shell';
+import { useUndoSteps } from '@/features/shell/use-undo-steps';
 import { useStash } from '@/features/at-hand';
 import { useShelf } from '@/features/shelf';
 import { useClock } from '@/ui';
 import { drawsFor } from './draws';
 import { useAgenda } from './use-agenda';
-import { lowerFirst, stepTitle } from '@/words';
+import type { PlanEntry } from './entries';
+import { counted, lowerFirst, stepTitle } from '@/words';
+import { say } from '@/words/say';
 
 /** All pieces that took something out of the stash, removed ones too. */
 export function useStashUsers(): readonly Pick<Piece, 'id' | 'name' | 'work'>[] {
@@ -30,57 +34,118 @@ interface Finished {
   early?: boolean;
 }
 
-/** Marks a step done from anywhere: the piece's record, the stash and the plan follow; undo takes it all back. */
-export function useFinishStep() {
+/** Whatever the agenda holds of a step that is over, its parts' too. */
+const withoutStep = ({ pins, notBefore, partly, running }: Agenda, key: string): Partial<Agenda> => {
+  const isIts = (id: string) => stepOfPart(id) === key;
+  const without = (record: Record<string, number>) =>
+    Object.fromEntries(Object.entries(record).filter(([id]) => !isIts(id)));
+  return {
+    pins: without(pins),
+    notBefore: without(notBefore),
+    partly: without(partly),
+    running: running && isIts(running.step) ? null : running,
+  };
+};
+
+/** Marks one sitting of a step done: the rest of it stays in the plan. */
+export function useFinishSitting() {
+  const notice = useNotice();
+  const agenda = useAgenda();
+  return useCallback(
+    async ({ piece, step, stepKey: key, sitting }: PlanEntry) => {
+      if (!agenda || !sitting) return false;
+      const before = agenda.agenda.partly[key];
+      const share =
+        (value: number | undefined) =>
+        ({ partly, pins, running }: Agenda) => ({
+          partly: Object.fromEntries([
+            ...Object.entries(partly).filter(([id]) => id !== key),
+            ...(value === undefined ? [] : [[key, value] as const]),
+          ]),
+          pins: Object.fromEntries(Object.entries(pins).filter(([id]) => stepOfPart(id) !== key)),
+          running: running && stepOfPart(running.step) === key ? null : running,
+        });
+      if (!(await agenda.change(share(sitting.untilShare), { remembered: false }))) return false;
+      notice({
+        text: say`${piece.name}: ${lowerFirst(stepTitle(step.title))}, sitting ${sitting.number} of ${sitting.of}, done.`,
+        tone: 'success',
+        action: { label: say`Undo`, run: () => void agenda.change(share(before), { remembered: false }) },
+      });
+      return true;
+    },
+    [notice, agenda],
+  );
+}
+
+/** A step that is to be marked done: the piece as it is stored, and as the plan takes it. */
+export interface StepToFinish {
+  piece: Piece;
+  job: Piece;
+  plan: PiecePlan;
+  step: RunStep;
+}
+
+/** Marks steps done from anywhere: the pieces' records, the stash and the plan follow; undo takes all of it back. */
+export function useFinishSteps() {
   const clock = useClock();
   const notice = useNotice();
   const report = useReport();
   const { stash } = useStash();
   const users = useStashUsers();
+  const undo = useUndoSteps();
   const agenda = useAgenda();
   return useCallback(
-    async (
-      piece: Piece,
-      job: Piece,
-      plan: PiecePlan,
-      step: RunStep,
-      { minutes, at = clock(), early = false }: Finished,
-    ) => {
-      const now = clock();
-      const patch = completeStep(job, step, at, minutes, drawsFor(step.step, job, plan, stash, users), early);
-      // A method that was only assumed becomes the piece's own once its steps are done.
-      const method =
-        job.method.binder !== piece.method.binder || job.method.school !== piece.method.school
-          ? { method: { school: job.method.school, binder: job.method.binder } }
-          : {};
-      const saved = await savePiece(database(), {
-        base: piece,
-        mine: applyPatch(piece, { ...patch, ...method }),
-        label: lowerFirst(stepTitle(step.title)),
-        now,
+    async (all: readonly StepToFinish[], { minutes, at = clock(), early = false }: Finished) => {
+      const done: { piece: Piece; step: RunStep; mark: number }[] = [];
+      let isWhole = true;
+      // What the first takes out of the stash is gone for the next.
+      let using = users;
+      for (const { piece, job, plan, step } of all) {
+        const patch = completeStep(job, step, at, minutes, drawsFor(step.step, job, plan, stash, using), early);
+        // A method that was only assumed becomes the piece's own once its steps are done.
+        const method =
+          job.method.binder !== piece.method.binder || job.method.school !== piece.method.school
+            ? { method: { school: job.method.school, binder: job.method.binder } }
+            : {};
+        const saved = await savePiece(database(), {
+          base: piece,
+          mine: applyPatch(piece, { ...patch, ...method }),
+          label: lowerFirst(stepTitle(step.title)),
+          now: clock(),
+        });
+        report(saved);
+        isWhole = saved.ok;
+        if (!saved.ok) break;
+        done.push({ piece, step, mark: saved.value.revision });
+        using = [...using.filter(({ id }) => id !== piece.id), saved.value];
+      }
+      const [first] = done;
+      if (!first) return false;
+      const keys = done.map(({ piece, step }) => stepKey(piece.id, step.id));
+      await agenda?.change((now) => keys.reduce((rest, key) => ({ ...rest, ...withoutStep(rest, key) }), now), {
+        remembered: false,
       });
-      report(saved);
-      if (!saved.ok) return false;
-      const key = stepKey(piece.id, step.id);
-      await agenda?.change(
-        ({ pins, notBefore, running }) => ({
-          pins: Object.fromEntries(Object.entries(pins).filter(([id]) => id !== key)),
-          notBefore: Object.fromEntries(Object.entries(notBefore).filter(([id]) => id !== key)),
-          running: running?.step === key ? null : running,
-        }),
-        { remembered: false },
-      );
+      const whose = done.length === 1 ? first.piece.name : counted(done.length, 'piece', 'pieces');
       notice({
-        text: `${piece.name}: ${lowerFirst(stepTitle(step.title))}, done.`,
+        text: say`${whose}: ${lowerFirst(stepTitle(first.step.title))}, done.`,
         tone: 'success',
         action: {
-          label: 'Undo',
-          run: () =>
-            void stepHistory(database(), piece.id, 'undo', { mark: saved.value.revision, now: clock() }).then(report),
+          label: say`Undo`,
+          run: () => void undo(done.map(({ piece, mark }) => ({ id: piece.id, mark }))),
         },
       });
-      return true;
+      return isWhole;
     },
-    [clock, notice, report, stash, users, agenda],
+    [clock, notice, report, stash, users, undo, agenda],
+  );
+}
+
+/** Marks one step done. */
+export function useFinishStep() {
+  const finish = useFinishSteps();
+  return useCallback(
+    (piece: Piece, job: Piece, plan: PiecePlan, step: RunStep, finished: Finished) =>
+      finish([{ piece, job, plan, step }], finished),
+    [finish],
   );
 }

@@ -20,11 +20,18 @@ jest.mock('@/workers/schedule/client', () => ({
     plan: (order: PlanOrder): Promise<PlanAnswer> => {
       mockOrders.push(order);
       // Where a step stood it stays; a new one stands at minute 600.
-      const starts = order.instance.tasks.map((_, index) => order.before?.[index] ?? 600);
+      const { tasks } = order.instance;
+      const stood = (index: number) => (order.before?.who[index] ? order.before.starts[index] : 600);
+      const placed = {
+        starts: Float64Array.from(tasks, (_, index) => stood(index)),
+        who: new Uint8Array(tasks.length).fill(1),
+        shared: new Uint8Array(tasks.length),
+      };
       const each = order.instance.pieces.map(() => 0);
       return Promise.resolve({
-        starts,
+        placed,
         finishes: each,
+        safestFinishes: each,
         tardiness: each,
         moved: [],
         how: 'kept',

@@ -3,32 +3,33 @@ import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import type { AtHand } from '@/core/at-hand';
 import { dueAt } from '@/core/stations';
 import { foresee, runSteps, type Foreseen, type RunStep } from '@/core/plan';
-import { MS_PER_HOUR, MS_PER_MINUTE } from '@/core/shared';
-import { buildInstance, type Built, type JobInPlan } from '@/core/schedule';
+import { MS_PER_MINUTE } from '@/core/shared';
+import {
+  OWN,
+  buildInstance,
+  footprintOf,
+  shelfRoom,
+  type BuildInput,
+  type Built,
+  type JobInPlan,
+  type Placed,
+} from '@/core/schedule';
 import { isWaiting, useInSlices, usePlannedPieces, useShelf, type PlannedPiece } from '@/features/shelf';
 import { useStash } from '@/features/at-hand';
-import { freeHoursOf, type Agenda, type Piece } from '@/records';
+import { buildInputOf, type Agenda, type Piece } from '@/records';
 import { timeZoneHere } from '@/ui';
 import { openScheduler, type Scheduler } from '@/workers/schedule/client';
 import type { PlanAnswer } from '@/workers/schedule/protocol';
+import { entriesOf, storedPlaced, type PlanEntry, type StoredPlaced } from './entries';
 import { useAgenda, type AgendaAccess } from './use-agenda';
-
-/** A step in the plan of all pieces. Instants epoch ms; null where it finds no place. */
-export interface PlanEntry {
-  key: string;
-  piece: Piece;
-  step: RunStep;
-  startAt: number | null;
-  endAt: number | null;
-  ripeAt: number | null;
-  pinned: boolean;
-}
 
 export interface PieceInPlan {
   planned: PlannedPiece;
   foreseen: Foreseen<Piece>;
   steps: RunStep[];
   finishAt: number | null;
+  /** When it is finished if every wait takes its safest hours. */
+  safestAt: number | null;
   lateMs: number;
   dueAt: number | null;
   /** What was done and still waits. */
@@ -56,10 +57,8 @@ export interface Schedule {
   timeZone: string;
 }
 
-const PLAN_MS = 900;
 /** Large plans are looked at again for longer, while the first one is shown already. */
-const IMPROVE_MS = 10_000;
-const IMPROVE_FROM_STEPS = 60;
+const IMPROVE_FROM_STEPS = 30;
 const WORTH_SHARE = 0.995;
 
 /** More at a time is more than one pair of hands plans by: the others wait until there is room. */
@@ -100,6 +99,14 @@ function soonestFirst({ planned: one }: InPlan, { planned: other }: InPlan): num
  * change.
  */
 export function useSchedule(): Schedule | undefined {
+  const schedule = useWholeSchedule();
+  // While some pieces are looked through again, the last plan stands: nothing typed or opened on a page is lost.
+  const [last, setLast] = useState(schedule);
+  if (schedule && schedule !== last) setLast(schedule);
+  return schedule ?? last;
+}
+
+function useWholeSchedule(): Schedule | undefined {
   const shelf = useShelf();
   const { planned, whole: all, now } = usePlannedPieces();
   const { atHand } = useStash();
@@ -118,64 +125,51 @@ export function useSchedule(): Schedule | undefined {
   const inPlan = useMemo(() => results.filter((result) => result !== null), [results]);
 
   const [shown, beyond] = useMemo(() => {
-    const wanted = inPlan.filter(({ planned: { piece } }) => !agenda?.aside.includes(piece.id));
+    const left = new Set([...(agenda?.aside ?? []), ...(agenda?.putAway ?? [])]);
+    const wanted = inPlan.filter(({ planned: { piece } }) => !left.has(piece.id));
     if (wanted.length <= MOST_IN_PLAN) return [wanted, 0];
     const first = new Set([...wanted].sort(soonestFirst).slice(0, MOST_IN_PLAN));
     return [wanted.filter((one) => first.has(one)), wanted.length - MOST_IN_PLAN];
-  }, [inPlan, agenda?.aside]);
-  const built = useMemo(
+  }, [inPlan, agenda?.aside, agenda?.putAway]);
+  const input = useMemo(
     () =>
       // Not before the pieces are read: a plan of none would do away with where the steps stand.
       agenda && shelf && all && whole && now > 0
-        ? buildInstance({
-            pieces: shown.map(({ planned: { piece }, steps }) => ({
+        ? {
+            pieces: shown.map(({ planned: { piece }, steps, foreseen }) => ({
               id: piece.id,
               name: piece.name,
               dueAt: dueAt(piece.dueOn),
               steps,
+              set: piece.set?.id ?? null,
+              room: shelfRoom(footprintOf(foreseen.plan.surface.blank), agenda.shelf),
             })),
             now,
-            hours: freeHoursOf(agenda),
-            places: agenda.places,
+            ...buildInputOf(agenda),
             timeZone,
             air: atHand.air,
-            notBefore: agenda.notBefore,
-            safest: agenda.mode === 'latest',
             pins: agenda.running ? { ...agenda.pins, [agenda.running.step]: now } : agenda.pins,
-          })
+          }
         : null,
     [agenda, shelf, all, whole, now, shown, timeZone, atHand.air],
   );
+  const built = useMemo(() => input && buildInstance(input), [input]);
 
-  const { answer, busy, improving, planAfresh, scheduler } = usePlanner(built, access);
+  const { answer, busy, improving, planAfresh, scheduler } = usePlanner(built, input, access);
 
   return useMemo(() => {
     if (!agenda || !access || !built || !shelf) return undefined;
     const at = (minute: number | null | undefined) => (minute == null ? null : built.originAt + minute * MS_PER_MINUTE);
     const pieceOf = new Map(shown.map((one) => [one.planned.piece.id, one.planned.piece]));
-    const entries = built.steps.flatMap(({ id, pieceId, step }): PlanEntry[] => {
-      const piece = pieceOf.get(pieceId);
-      if (!piece) return [];
-      const startAt = agenda.starts[id] ?? null;
-      const endAt = startAt === null ? null : startAt + step.handsMinutes * MS_PER_MINUTE;
-      return [
-        {
-          key: id,
-          piece,
-          step,
-          startAt,
-          endAt,
-          ripeAt: endAt === null ? null : endAt + step.waitHours * MS_PER_HOUR,
-          pinned: agenda.pins[id] !== undefined,
-        },
-      ];
-    });
+    const entries = entriesOf(built, agenda, pieceOf);
     const pieces = shown.map((one, index): PieceInPlan => {
       const due = dueAt(one.planned.piece.dueOn);
-      const finishAt = answer && answer.finishes.length === shown.length ? at(answer.finishes[index]) : null;
+      const answers = answer && answer.finishes.length === shown.length ? answer : null;
+      const finishAt = at(answers?.finishes[index]);
       return {
         ...one,
         finishAt,
+        safestAt: at(answers?.safestFinishes[index]),
         dueAt: due,
         lateMs: finishAt !== null && due !== null && finishAt > due ? finishAt - due : 0,
         pending: pendingOf(one.steps, now),
@@ -183,13 +177,14 @@ export function useSchedule(): Schedule | undefined {
     });
     const jobs = shown.map(({ planned: { piece, picture } }) => ({
       id: piece.id,
-      name: piece.name,
+      name: piece.set?.name ?? piece.name,
       dueAt: dueAt(piece.dueOn),
+      set: piece.set?.id ?? null,
       job: piece,
       picture,
     }));
     const aside = inPlan
-      .filter(({ planned: { piece } }) => agenda.aside.includes(piece.id))
+      .filter(({ planned: { piece } }) => agenda.aside.includes(piece.id) && !agenda.putAway.includes(piece.id))
       .map(({ planned: { piece } }) => ({ id: piece.id, name: piece.name }));
     return {
       agenda,
@@ -233,7 +228,7 @@ function pendingOf(steps: readonly RunStep[], now: number): PieceInPlan['pending
 }
 
 /** Keeps the stored starts in step with the problem: what still holds stays, the rest is placed round it. */
-function usePlanner(built: Built | null, access: AgendaAccess | undefined) {
+function usePlanner(built: Built | null, input: BuildInput | null, access: AgendaAccess | undefined) {
   const worker = useRef<Scheduler | null>(null);
   const [answer, setAnswer] = useState<PlanAnswer | null>(null);
   const [busy, setBusy] = useState(false);
@@ -251,10 +246,10 @@ function usePlanner(built: Built | null, access: AgendaAccess | undefined) {
     [],
   );
 
-  const latest = useRef({ access, built });
+  const latest = useRef({ access, built, input });
   useEffect(() => {
-    latest.current = { access, built };
-  }, [access, built]);
+    latest.current = { access, built, input };
+  }, [access, built, input]);
   const { mode = 'earliest', reserveHours = 0 } = access?.agenda ?? {};
   // Everything that bears on the plan, the stored starts apart: those are its result.
   const problem = useMemo(
@@ -263,8 +258,8 @@ function usePlanner(built: Built | null, access: AgendaAccess | undefined) {
   );
 
   useEffect(() => {
-    const { access: now, built } = latest.current;
-    if (!problem || !built || !now) return;
+    const { access: now, built, input } = latest.current;
+    if (!problem || !built || !input || !now) return;
     const mine = ++turn.current;
     // A longer look that is under way is given up for the change.
     if (isImproving.current) {
@@ -273,29 +268,26 @@ function usePlanner(built: Built | null, access: AgendaAccess | undefined) {
       isImproving.current = false;
       setImproving(false);
     }
-    const { starts } = now.agenda;
-    const before = built.steps.map(({ id }) =>
-      starts[id] === undefined ? null : Math.round((starts[id] - built.originAt) / MS_PER_MINUTE),
-    );
-    const known = before.filter((start) => start !== null).length;
-    const anew = planned.current !== afresh || known < before.length / 2;
+    const before = storedPlaced(built, now.agenda);
+    const known = before.who.filter((who) => who !== 0).length;
+    const anew = planned.current !== afresh || known < before.who.length / 2;
     setBusy(true);
-    const order = { instance: built.instance, mode, reserveMinutes: reserveHours * 60 };
+    const order = {
+      instance: built.instance,
+      safest: input.safest ? null : buildInstance({ ...input, safest: true }).instance,
+      mode,
+      reserveMinutes: reserveHours * 60,
+    };
     const adopt = async (found: PlanAnswer) => {
       setAnswer(found);
-      const placed = Object.fromEntries(
-        built.steps.flatMap(({ id }, index) => {
-          const start = found.starts[index] ?? null;
-          return start === null ? [] : [[id, built.originAt + start * MS_PER_MINUTE] as const];
-        }),
-      );
+      const placed = placedToStore(built, found.placed);
       // Held against what is stored by then: an answer overtaken meanwhile is dropped, and one that changes nothing.
-      await now.change(({ starts, revision }) =>
-        mine !== turn.current || sameStarts(placed, starts) ? {} : { starts: placed, revision: revision + 1 },
+      await now.change(({ starts, who, shared, revision }) =>
+        mine !== turn.current || isSame(placed, { starts, who, shared }) ? {} : { ...placed, revision: revision + 1 },
       );
     };
     void scheduler()
-      .plan({ ...order, before: anew ? null : before, budgetMs: PLAN_MS })
+      .plan({ ...order, before: anew ? null : before, thorough: false })
       .then(async (found) => {
         if (mine !== turn.current) return;
         setBusy(false);
@@ -305,7 +297,7 @@ function usePlanner(built: Built | null, access: AgendaAccess | undefined) {
         if (!anew || mode === 'latest' || built.steps.length < IMPROVE_FROM_STEPS || mine !== turn.current) return;
         isImproving.current = true;
         setImproving(true);
-        const better = await scheduler().plan({ ...order, before: null, budgetMs: IMPROVE_MS });
+        const better = await scheduler().plan({ ...order, before: null, thorough: true });
         if (mine !== turn.current) return;
         isImproving.current = false;
         setImproving(false);
@@ -317,5 +309,20 @@ function usePlanner(built: Built | null, access: AgendaAccess | undefined) {
   return { answer, busy, improving, planAfresh, scheduler };
 }
 
-const sameStarts = (one: Agenda['starts'], other: Agenda['starts']): boolean =>
+function placedToStore({ steps, originAt }: Built, { starts, who, shared }: Placed): StoredPlaced {
+  const placed = steps.map(({ id }, index) => ({ id, index })).filter(({ index }) => who[index] !== 0);
+  return {
+    starts: Object.fromEntries(placed.map(({ id, index }) => [id, originAt + starts[index]! * MS_PER_MINUTE])),
+    who: Object.fromEntries(placed.filter(({ index }) => who[index] !== OWN).map(({ id, index }) => [id, who[index]!])),
+    shared: placed.filter(({ index }) => shared[index] === 1).map(({ id }) => id),
+  };
+}
+
+const isSame = (one: StoredPlaced, other: StoredPlaced): boolean =>
+  sameValues(one.starts, other.starts) &&
+  sameValues(one.who, other.who) &&
+  one.shared.length === other.shared.length &&
+  one.shared.every((id, at) => other.shared[at] === id);
+
+const sameValues = (one: Record<string, number>, other: Record<string, number>): boolean =>
   Object.keys(one).length === Object.keys(other).length && Object.entries(one).every(([key, at]) => other[key] === at);

@@ -4,19 +4,25 @@ import { CalendarArrowDown, ChevronLeft, ChevronRight } from 'lucide-react';
 import { startOfHour } from 'date-fns';
 import { useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
+import { isTyping, useKeys } from '@/features/shell';
 import { FirstPiece } from '@/features/pieces';
 import { UndoOf } from '@/features/kept/undo-of';
-import { Gathering, useSchedule, type Schedule } from '@/features/agenda';
+import { Gathering, lateThings, thingsOf, useSchedule, type Schedule } from '@/features/agenda';
 import { saveCalendar } from '@/features/sheets/save-file';
-import { Answer, ChoiceField, clockTime, dayName, span, useClock, useNow } from '@/ui';
+import { Place, Answer, ChoiceField, clockTime, dayName, useClock, useNow, lasting } from '@/ui';
 import { calendarOf } from './calendar-of';
 import { DatesPart } from './dates-part';
+import { HelpersPart } from './helpers-part';
 import { HoursPart } from './hours-part';
 import { LatePart } from './late-part';
+import { SurePart } from './sure-part';
 import { StepPart } from './step-part';
-import { Timeline, ZOOMS, type RowsBy, type ZoomId } from './timeline';
+import { Timeline, ZOOMS, type ZoomId } from './timeline';
+import type { RowsBy } from './timeline-rows';
 import css from './ahead.module.css';
 import { MS_PER_HOUR } from '@/core/shared';
+import { say } from '@/words/say';
+import { remarks, counted, sentences } from '@/words';
 
 /** Days and weeks: hands-on work and waiting of all pieces, and what can't make its date. */
 export function AheadPage() {
@@ -26,6 +32,9 @@ export function AheadPage() {
   return <Ahead schedule={schedule} />;
 }
 
+const NEARER = ['+', '='];
+const FARTHER = ['-'];
+
 function Ahead({ schedule }: { schedule: Schedule }) {
   const now = useNow();
   const clock = useClock();
@@ -33,6 +42,11 @@ function Ahead({ schedule }: { schedule: Schedule }) {
   const [by, setBy] = useState<RowsBy>('piece');
   const [offsetMs, setOffsetMs] = useState(0);
   const [chosen, setChosen] = useState<string | null>(null);
+  const [group, setGroup] = useState<readonly string[]>([]);
+  const choose = (key: string) => {
+    setChosen(key);
+    setGroup([]);
+  };
   const { agenda, change, entries, planAfresh, busy } = schedule;
   const hours = ZOOMS.find(({ id }) => id === zoom)?.hours ?? 48;
   const fromAt = startOfHour(now - MS_PER_HOUR * Math.min(6, hours / 24)).getTime() + offsetMs;
@@ -42,49 +56,51 @@ function Ahead({ schedule }: { schedule: Schedule }) {
       (current) =>
         ZOOMS[Math.min(ZOOMS.length - 1, Math.max(0, ZOOMS.findIndex(({ id }) => id === current) + direction))]!.id,
     );
-  useHotkeys('left', () => step(-1), [hours]);
-  useHotkeys('right', () => step(1), [hours]);
-  useHotkeys('+, =', () => zoomBy(-1), { useKey: true });
-  useHotkeys('-', () => zoomBy(1), { useKey: true });
+  useHotkeys('left', () => step(-1), { ignoreEventWhen: isTyping }, [hours]);
+  useHotkeys('right', () => step(1), { ignoreEventWhen: isTyping }, [hours]);
+  useKeys(NEARER, () => zoomBy(-1));
+  useKeys(FARTHER, () => zoomBy(1));
   const pin = (key: string, at: number) => void change(({ pins }) => ({ pins: { ...pins, [key]: Math.max(at, now) } }));
   const entry = entries.find(({ key }) => key === chosen) ?? null;
   return (
-    <main className={css.page} data-busy={busy || schedule.improving}>
+    <Place title={say`Ahead`} className={css.page} data-busy={busy || schedule.improving}>
       <div className={css.head}>
         <Answer>{answer(schedule, now)}</Answer>
         <div className={css.tools}>
-          <ChoiceField label="Show" value={zoom} options={ZOOMS} onCommit={setZoom} />
+          <ChoiceField label={say`Show`} value={zoom} options={ZOOMS} onCommit={setZoom} />
           <ChoiceField
-            label="Rows"
+            label={say`Rows`}
             value={by}
             options={[
-              { id: 'piece', name: 'Pieces' },
-              { id: 'hands', name: 'Hands' },
+              { id: 'piece', name: say`Pieces` },
+              { id: 'hands', name: say`Hands` },
             ]}
             onCommit={setBy}
           />
           <ChoiceField
-            label="Place steps"
+            label={say`Place steps`}
             value={agenda.mode}
             options={[
-              { id: 'earliest', name: 'Soon' },
-              { id: 'latest', name: 'Late, but safe' },
+              { id: 'earliest', name: say`Soon` },
+              { id: 'latest', name: say`Late, but safe` },
             ]}
             onCommit={(mode) => void change({ mode }).then(planAfresh)}
           />
           <div className={css.buttons}>
-            <Button size="small" variant="outlined" onClick={() => step(-1)} aria-label="Earlier">
+            <Button size="small" variant="outlined" onClick={() => step(-1)} aria-label={say`Earlier`}>
               <ChevronLeft size={18} />
             </Button>
-            <Button size="small" variant="outlined" onClick={() => setOffsetMs(0)}>
-              Now
-            </Button>
-            <Button size="small" variant="outlined" onClick={() => step(1)} aria-label="Later">
+            <Button size="small" variant="outlined" onClick={() => setOffsetMs(0)}>{say`Now`}</Button>
+            <Button size="small" variant="outlined" onClick={() => step(1)} aria-label={say`Later`}>
               <ChevronRight size={18} />
             </Button>
-            <Button size="small" variant="outlined" onClick={planAfresh} disabled={busy} data-testid="plan-afresh">
-              Plan afresh
-            </Button>
+            <Button
+              size="small"
+              variant="outlined"
+              onClick={planAfresh}
+              disabled={busy}
+              data-testid="plan-afresh"
+            >{say`Plan afresh`}</Button>
             <Button
               size="small"
               variant="outlined"
@@ -93,9 +109,7 @@ function Ahead({ schedule }: { schedule: Schedule }) {
               onClick={() =>
                 void saveCalendar(calendarOf(schedule, clock()), agenda.revision, clock(), 'fobbet-plan.ics')
               }
-            >
-              Calendar file
-            </Button>
+            >{say`Calendar file`}</Button>
             <UndoOf kind="agenda" />
           </div>
         </div>
@@ -107,44 +121,72 @@ function Ahead({ schedule }: { schedule: Schedule }) {
         fromAt={fromAt}
         onPan={(ms) => setOffsetMs((offset) => offset + ms)}
         chosen={chosen}
-        onChoose={setChosen}
+        onChoose={choose}
+        onGroup={(keys) => {
+          setChosen(null);
+          setGroup(keys);
+        }}
         onDrop={(key, at) => {
-          setChosen(key);
+          choose(key);
           pin(key, at);
         }}
       />
       <p className={css.legend}>
-        Dark: hands at work. Hatched: waiting, with a ring where it is dry. Green ground: your free hours. Flag: due.
-        Drag a step to pin it at another time; drag the ground to move along.
+        {sentences(
+          say`Dark: hands at work.`,
+          say`Hatched: waiting, with a ring where it is dry.`,
+          say`Green ground: your free hours.`,
+          say`Flag: due.`,
+          say`Dotted: finished by its end even if every wait takes its safest hours.`,
+          say`A number: so many steps, too near each other to be shown.`,
+          say`Drag a step to pin it at another time, or choose it and type the time; drag the ground to move along.`,
+        )}
       </p>
       <div className={css.parts}>
-        <StepPart schedule={schedule} entry={entry} onPin={pin} onClose={() => setChosen(null)} />
-        <LatePart schedule={schedule} />
+        <div className={css.column}>
+          <StepPart
+            schedule={schedule}
+            entry={entry}
+            group={entries.filter(({ key }) => group.includes(key))}
+            onChoose={choose}
+            onPin={pin}
+            onClose={() => setChosen(null)}
+          />
+          <LatePart schedule={schedule} />
+        </div>
+        <div className={css.column}>
+          <SurePart schedule={schedule} />
+          <DatesPart schedule={schedule} />
+          <HelpersPart schedule={schedule} />
+        </div>
         <HoursPart schedule={schedule} />
-        <DatesPart schedule={schedule} />
       </div>
-    </main>
+    </Place>
   );
 }
 
-function answer({ pieces, entries, answer: found, busy, aside }: Schedule, now: number): string {
-  const late = pieces.filter(({ lateMs }) => lateMs > 0);
+function answer({ pieces: all, entries, answer: found, busy, aside }: Schedule, now: number): string {
+  const pieces = thingsOf(all);
+  const late = lateThings(all);
   const homeless = entries.filter(({ startAt }) => startAt === null);
-  if (busy && (!found || homeless.length > 0)) return 'Placing all steps …';
+  if (busy && (!found || homeless.length > 0)) return say`Placing all steps …`;
   if (homeless.length > 0 && found)
-    return `${homeless.length} steps find no place in your free hours: ${homeless[0]!.piece.name} first.`;
+    return say`${homeless.length} steps find no place in your free hours: ${homeless[0]!.piece.name} first.`;
   if (late.length > 0)
-    return `${late.length === 1 ? late[0]!.planned.piece.name : `${late.length} pieces`} will not make it: ${span(Math.max(...late.map(({ lateMs }) => lateMs))).replace('in ', '')} late.`;
+    return say`${late.length === 1 ? late[0]!.name : counted(late.length, 'piece', 'pieces')} will not make it: ${lasting(Math.max(...late.map(({ lateMs }) => lateMs)))} late.`;
   const last = pieces.reduce<number | null>(
     (latest, { finishAt }) => (finishAt === null ? latest : Math.max(latest ?? 0, finishAt)),
     null,
   );
-  if (last === null) return 'Nothing to place.';
+  if (last === null) return say`Nothing to place.`;
   const due = pieces.reduce<number | null>(
     (first, { dueAt }) => (dueAt === null ? first : Math.min(first ?? Infinity, dueAt)),
     null,
   );
-  return `Everything is done by ${clockTime(last, now)}${due !== null ? `, ${dueSlack(due - last)} before ${dayName(due, now)}` : ''}${aside.length ? `; ${aside.length} set aside` : ''}.`;
+  return `${remarks(
+    say`Everything is done by ${clockTime(last, now)}`,
+    due !== null &&
+      (due > last ? say`${lasting(due - last)} before ${dayName(due, now)}` : say`just before ${dayName(due, now)}`),
+    aside.length > 0 && say`${aside.length} set aside`,
+  )}.`;
 }
-
-const dueSlack = (ms: number): string => (ms > 0 ? span(ms).replace('in ', '') : 'just');

@@ -2,16 +2,20 @@
 import { Button } from '@mui/material';
 import { MS_PER_MINUTE } from '@/core/shared';
 import Link from 'next/link';
-import { useFinishStep, type PlanEntry, type Schedule } from '@/features/agenda';
-import { formatDuration } from '@/core/measure';
-import { NextRow, Note, clockTime, useNow } from '@/ui';
+import { dayOf, instantOf, minuteOfDay } from '@/core/schedule';
+import { doersOf, printPath, useFinishSitting, useFinishStep, type PlanEntry, type Schedule } from '@/features/agenda';
+import { parseTimeOfDay } from '@/core/measure';
+import { formatDuration } from '@/words/figures';
+import { DateField, Fields, NextRow, Note, TypedField, clockTime, dated, useNow } from '@/ui';
 import css from './ahead.module.css';
-import { lowerFirst, stepTitle } from '@/words';
+import { listOf, lowerFirst, sittingWords, stepTitle, remarks } from '@/words';
+import { say } from '@/words/say';
+import { sayWith } from '@/ui/say-with';
 
 const LATER = [
-  { minutes: 30, name: '30 min' },
+  { minutes: 30, name: say`30 min` },
   { minutes: 120, name: '2 h' },
-  { minutes: 1440, name: 'a day' },
+  { minutes: 1440, name: say`a day` },
 ];
 
 /** When and why there, and what can be done with it. */
@@ -28,12 +32,15 @@ export function ChosenStep({
 }) {
   const now = useNow();
   const finish = useFinishStep();
+  const finishSitting = useFinishSitting();
   const { change, pieces, entries } = schedule;
   const { key, piece, step, startAt, ripeAt, pinned } = entry;
   const inPlan = pieces.find(({ planned }) => planned.piece.id === piece.id);
   const without = (record: Record<string, number>) =>
     Object.fromEntries(Object.entries(record).filter(([id]) => id !== key));
   const before = entries.filter((other) => other.piece.id === piece.id && step.after.includes(other.step.id));
+  const prints = entries.filter((one) => one.step.step.kind === 'print');
+  const doers = doersOf(entry, schedule.agenda.helpers);
   const broken =
     schedule.answer?.violations.filter(
       ({ task, rule }) => schedule.built.instance.tasks[task]?.id === key && rule !== 'unplaced',
@@ -44,34 +51,26 @@ export function ChosenStep({
       <p>
         <Link href={`/piece/${piece.id}/${step.station}`}>{piece.name}</Link>
       </p>
-      <p data-testid="chosen-when">
-        <b>{startAt === null ? 'finds no place' : clockTime(startAt, now)}</b>, {step.handsMinutes} min
-        {step.waitHours > 0 ? `, then ${formatDuration(step.waitHours)} of waiting` : ''}
-        {pinned ? ', pinned' : ''}
-      </p>
+      <p data-testid="chosen-when">{sayWith`${(<b>{startAt === null ? say`finds no place` : clockTime(startAt, now)}</b>)}, ${remarks(
+        say`${entry.minutes} min`,
+        step.waitHours > 0 && say`then ${formatDuration(step.waitHours)} of waiting`,
+        entry.sitting && sittingWords(entry.sitting),
+        pinned && say`pinned`,
+      )}${doers ? ` · ${listOf(doers)}` : ''}`}</p>
       {before.length > 0 && (
-        <Note>
-          After{' '}
-          {before
-            .map(
-              (one) =>
-                `${lowerFirst(stepTitle(one.step.title))}${one.ripeAt !== null && one.step.waitHours > 0 ? `, ready ${clockTime(one.ripeAt, now)}` : ''}`,
-            )
-            .join(' and ')}
-          .
-        </Note>
+        <Note>{say`After ${listOf(
+          before.map(({ step, ripeAt }) =>
+            ripeAt !== null && step.waitHours > 0
+              ? say`${lowerFirst(stepTitle(step.title))}, ready ${clockTime(ripeAt, now)}`
+              : lowerFirst(stepTitle(step.title)),
+          ),
+        )}.`}</Note>
       )}
-      {step.wait.maxHours !== null && <Note>What follows must begin within {formatDuration(step.wait.maxHours)}.</Note>}
+      {step.wait.maxHours !== null && (
+        <Note>{say`What follows must begin within ${formatDuration(step.wait.maxHours)}.`}</Note>
+      )}
       {broken.length > 0 && (
-        <Note>
-          Pinned here it can’t hold:{' '}
-          {broken[0]!.rule === 'order'
-            ? 'what comes before it is not ready by then'
-            : broken[0]!.rule === 'hands'
-              ? 'hands are at another step'
-              : 'there is no place for it'}
-          .
-        </Note>
+        <Note>{say`Pinned here it can’t hold: ${broken[0]!.rule === 'order' ? say`what comes before it is not ready by then` : broken[0]!.rule === 'hands' ? say`hands are at another step` : say`there is no place for it`}.`}</Note>
       )}
       <NextRow>
         {pinned ? (
@@ -80,32 +79,66 @@ export function ChosenStep({
             variant="outlined"
             onClick={() => void change(({ pins }) => ({ pins: without(pins) }))}
             data-testid="unpin"
-          >
-            Unpin
-          </Button>
+          >{say`Unpin`}</Button>
         ) : (
           startAt !== null && (
-            <Button size="small" variant="outlined" onClick={() => onPin(key, startAt)} data-testid="pin">
-              Pin here
-            </Button>
+            <Button
+              size="small"
+              variant="outlined"
+              onClick={() => onPin(key, startAt)}
+              data-testid="pin"
+            >{say`Pin here`}</Button>
           )
         )}
         {inPlan && (
           <Button
             size="small"
             variant="outlined"
-            onClick={() => void finish(piece, inPlan.foreseen.job, inPlan.foreseen.plan, step, { minutes: null })}
+            onClick={() =>
+              void (key === entry.stepKey
+                ? finish(piece, inPlan.foreseen.job, inPlan.foreseen.plan, step, { minutes: null })
+                : finishSitting(entry))
+            }
             data-testid="mark-done"
-          >
-            Done
-          </Button>
+          >{say`Done`}</Button>
         )}
-        <Button size="small" variant="text" onClick={onClose}>
-          Close
-        </Button>
+        <Button size="small" variant="text" onClick={onClose}>{say`Close`}</Button>
       </NextRow>
+      {startAt !== null && (
+        <Fields>
+          <DateField
+            label={say`On`}
+            value={dayOf(startAt, schedule.timeZone)}
+            from={dayOf(now, schedule.timeZone)}
+            onCommit={(day) =>
+              day !== null && onPin(key, instantOf(day, minuteOfDay(startAt, schedule.timeZone), schedule.timeZone))
+            }
+            testId="step-day"
+          />
+          <TypedField
+            label={say`Begin at`}
+            value={minuteOfDay(startAt, schedule.timeZone)}
+            parse={parseTimeOfDay}
+            format={(minute) => dated(instantOf(dayOf(startAt, schedule.timeZone), minute, schedule.timeZone), 'HH:mm')}
+            onCommit={(minute) =>
+              void (
+                minute !== null && onPin(key, instantOf(dayOf(startAt, schedule.timeZone), minute, schedule.timeZone))
+              )
+            }
+            testId="step-time"
+          />
+        </Fields>
+      )}
+      {step.step.kind === 'print' && prints.length > 1 && (
+        <NextRow>
+          <Link
+            href={printPath(prints.map((one) => one.piece))}
+            data-testid="print-together"
+          >{say`Print ${prints.length} sheets together`}</Link>
+        </NextRow>
+      )}
       <div className={css.later}>
-        <span>Late by</span>
+        <span>{say`Late by`}</span>
         {LATER.map(({ minutes, name }) => (
           <button
             key={minutes}
@@ -122,7 +155,7 @@ export function ChosenStep({
           </button>
         ))}
       </div>
-      {ripeAt !== null && step.waitHours > 0 && <Note>Ready for the next at {clockTime(ripeAt, now)}.</Note>}
+      {ripeAt !== null && step.waitHours > 0 && <Note>{say`Ready for the next at ${clockTime(ripeAt, now)}.`}</Note>}
     </div>
   );
 }

@@ -1,12 +1,11 @@
 'use client';
 import { useEffect } from 'react';
 import { MS_PER_DAY } from '@/core/shared';
-import type { DaySpan } from '@/core/measure';
-import { dayOf } from '@/core/schedule';
 import type { Schedule } from '@/features/agenda';
 import { useNotice, useReport } from '@/features/shell';
 import {
   FigureField,
+  LengthField,
   Fields,
   FileButton,
   NextRow,
@@ -14,23 +13,21 @@ import {
   Part,
   clockTime,
   useClock,
-  useNow,
   TextButton,
-  DateField,
-  dated,
-  noonOf,
 } from '@/ui';
+import { SHELF_MM } from '@/records';
+import { DaysFields } from './days-fields';
 import { SpansField } from './spans-field';
+import { DAYS, FROM_MONDAY } from './weekdays';
 import css from './ahead.module.css';
+import { say } from '@/words/say';
+import { sayWith } from '@/ui/say-with';
 
-const DAYS = ['Sunday', 'Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday'] as const;
-const FROM_MONDAY = [1, 2, 3, 4, 5, 6, 0] as const;
 const SPAN_DAYS = 90;
 
 /** When hands are free, what there is room for, and busy times from a calendar file. */
 export function HoursPart({ schedule }: { schedule: Schedule }) {
   const { agenda, change, timeZone } = schedule;
-  const now = useNow();
   const clock = useClock();
   const notice = useNotice();
   const report = useReport();
@@ -38,7 +35,6 @@ export function HoursPart({ schedule }: { schedule: Schedule }) {
   useEffect(() => {
     if (location.hash === '#hours') document.getElementById('hours')?.scrollIntoView();
   }, []);
-  const today = now > 0 ? dayOf(now, timeZone) : '';
 
   const takeCalendar = async (file: File) => {
     const { busyTimesOf } = await import('@/workers/reading/client');
@@ -46,13 +42,13 @@ export function HoursPart({ schedule }: { schedule: Schedule }) {
     report(read);
     if (!read.ok || !(await change({ busy: read.value, busyFrom: file.name }))) return;
     notice({
-      text: `${read.value.length} busy times until ${clockTime(read.value[read.value.length - 1]!.untilAt, clock())} taken from ${file.name}. The plan goes round them.`,
+      text: say`${read.value.length} busy times until ${clockTime(read.value[read.value.length - 1]!.untilAt, clock())} taken from ${file.name}. The plan goes round them.`,
       tone: 'success',
     });
   };
 
   return (
-    <Part title="Your hands">
+    <Part title={say`Your hands`}>
       <div className={css.hours} id="hours">
         {FROM_MONDAY.map((weekday) => (
           <SpansField
@@ -69,45 +65,23 @@ export function HoursPart({ schedule }: { schedule: Schedule }) {
           />
         ))}
         <SpansField
-          label="Quiet, every day"
+          label={say`Quiet, every day`}
           single
           spans={agenda.quiet ? [agenda.quiet] : []}
           onCommit={(spans) => void change({ quiet: spans[0] ?? null })}
           testId="quiet"
         />
-        {Object.entries(agenda.days)
-          .filter(([date]) => date >= today)
-          .sort()
-          .map(([date, spans]) => (
-            <SpansField
-              key={date}
-              label={dated(noonOf(date), 'EEE d MMM')}
-              spans={spans}
-              onCommit={(next) => void change(({ days }) => ({ days: { ...days, [date]: next } }))}
-              onRemove={() =>
-                void change(({ days }) => ({
-                  days: Object.fromEntries(Object.entries(days).filter(([one]) => one !== date)),
-                }))
-              }
-            />
-          ))}
-        <div className={css.addDay}>
-          <DateField
-            label="Another day"
-            value={null}
-            shown="Set another day apart"
-            from={today}
-            onCommit={(day) => {
-              if (day !== null) void change(({ days }) => ({ days: { [day]: [] as DaySpan[], ...days } }));
-            }}
-            testId="another-day"
-          />
-        </div>
+        <DaysFields
+          days={agenda.days}
+          timeZone={timeZone}
+          onChange={(alter) => void change(({ days }) => ({ days: alter(days) }))}
+          testId="another-day"
+        />
       </div>
-      <Note>Empty is not free at all. Hands are never planned into the quiet hours.</Note>
+      <Note>{say`Empty is not free at all. Hands are never planned into the quiet hours.`}</Note>
       <Fields>
         <FigureField
-          label="Places on the rack"
+          label={say`Shelves of the rack`}
           value={agenda.places.rack}
           whole
           min={0}
@@ -115,8 +89,32 @@ export function HoursPart({ schedule }: { schedule: Schedule }) {
           onCommit={(rack) => rack !== null && void change(({ places }) => ({ places: { ...places, rack } }))}
           testId="rack-places"
         />
+        <LengthField
+          label={say`A shelf, wide`}
+          value={agenda.shelf.widthMm}
+          minMm={SHELF_MM.min}
+          maxMm={SHELF_MM.max}
+          onCommit={(widthMm) => widthMm !== null && void change(({ shelf }) => ({ shelf: { ...shelf, widthMm } }))}
+          testId="shelf-width"
+        />
+        <LengthField
+          label={say`A shelf, deep`}
+          value={agenda.shelf.depthMm}
+          minMm={SHELF_MM.min}
+          maxMm={SHELF_MM.max}
+          onCommit={(depthMm) => depthMm !== null && void change(({ shelf }) => ({ shelf: { ...shelf, depthMm } }))}
+          testId="shelf-depth"
+        />
         <FigureField
-          label="Pieces on the bench"
+          label={say`Pieces in the oven`}
+          value={agenda.places.oven}
+          whole
+          min={0}
+          max={10}
+          onCommit={(oven) => oven !== null && void change(({ places }) => ({ places: { ...places, oven } }))}
+        />
+        <FigureField
+          label={say`Pieces on the bench`}
           value={agenda.places.bench}
           whole
           min={1}
@@ -124,7 +122,7 @@ export function HoursPart({ schedule }: { schedule: Schedule }) {
           onCommit={(bench) => bench !== null && void change(({ places }) => ({ places: { ...places, bench } }))}
         />
         <FigureField
-          label="Kept free before a date"
+          label={say`Kept free before a date`}
           value={agenda.reserveHours}
           unit="h"
           min={0}
@@ -132,9 +130,9 @@ export function HoursPart({ schedule }: { schedule: Schedule }) {
           onCommit={(reserveHours) => reserveHours !== null && void change({ reserveHours })}
         />
         <FigureField
-          label="Calendar rings before"
+          label={say`Calendar rings before`}
           value={agenda.alarmMinutes}
-          unit="min"
+          unit={say`min`}
           whole
           min={0}
           max={1440}
@@ -142,14 +140,13 @@ export function HoursPart({ schedule }: { schedule: Schedule }) {
         />
       </Fields>
       <NextRow>
-        <FileButton accept=".ics,text/calendar" onFile={(file) => void takeCalendar(file)} testId="busy-in">
-          Busy times from a calendar file
-        </FileButton>
+        <FileButton
+          accept=".ics,text/calendar"
+          onFile={(file) => void takeCalendar(file)}
+          testId="busy-in"
+        >{say`Busy times from a calendar file`}</FileButton>
         {agenda.busyFrom !== null && (
-          <Note>
-            {agenda.busy.length} busy times from {agenda.busyFrom}.{' '}
-            <TextButton onClick={() => void change({ busy: [], busyFrom: null })}>Forget them</TextButton>
-          </Note>
+          <Note>{sayWith`${agenda.busy.length} busy times from ${agenda.busyFrom}. ${(<TextButton onClick={() => void change({ busy: [], busyFrom: null })}>{say`Forget them`}</TextButton>)}`}</Note>
         )}
       </NextRow>
     </Part>

@@ -4,15 +4,17 @@ import { MS_PER_MINUTE } from '@/core/shared';
 import { useState } from 'react';
 import { applyPatch, type JobPatch } from '@/core/stations';
 import type { LateRemedy } from '@/core/schedule';
-import type { Schedule } from '@/features/agenda';
+import { lateThings, type Schedule } from '@/features/agenda';
 import { useReport } from '@/features/shell';
 import { useStash } from '@/features/at-hand';
-import { freeHoursOf, readPiece } from '@/records';
+import { buildInputOf, readPiece } from '@/records';
 import { database, savePiece } from '@/storage';
-import { NextRow, Note, clockTime, dated, dayName, formatHours, noonOf, span, useClock, useNow } from '@/ui';
-import { formatDuration } from '@/core/measure';
+import { NextRow, Note, clockTime, dated, dayName, formatHours, noonOf, useClock, useNow, lasting } from '@/ui';
+import { formatDuration } from '@/words/figures';
 import css from './ahead.module.css';
-import { BINDER_WORDS } from '@/words';
+import { BINDER_WORDS, remarks, sentences } from '@/words';
+import { say } from '@/words/say';
+import { sayWith } from '@/ui/say-with';
 
 interface Weighed {
   remedy: LateRemedy;
@@ -21,7 +23,6 @@ interface Weighed {
   inTime: boolean;
 }
 
-const SEARCH_MS = 60;
 const LEAST_SAVED_MS = 30 * MS_PER_MINUTE;
 const SHOWN = 6;
 
@@ -34,35 +35,26 @@ export function LatePieces({ schedule }: { schedule: Schedule }) {
   const { pieces, jobs, agenda, change, scheduler, timeZone, planAfresh } = schedule;
   const [weighed, setWeighed] = useState<{ of: string; list: Weighed[] } | null>(null);
   const [busy, setBusy] = useState(false);
-  const late = pieces.filter(({ lateMs }) => lateMs > 0).sort((a, b) => b.lateMs - a.lateMs);
-  const key = late.map(({ planned: { piece }, finishAt }) => `${piece.id}@${finishAt}`).join();
+  const late = lateThings(pieces);
+  const key = late.map((one) => `${one.key}@${one.finishAt}`).join();
 
   const weigh = async () => {
     setBusy(true);
     const { remedyVariants } = await import('@/core/schedule/remedies');
     const variants = remedyVariants({
       jobs,
-      late: late.map(({ planned: { piece } }) => piece.id),
+      late: late.flatMap(({ pieces: [first] }) => first?.planned.piece.id ?? []),
       atHand,
-      build: {
-        now: clock(),
-        hours: freeHoursOf(agenda),
-        places: agenda.places,
-        timeZone,
-        air: atHand.air,
-        pins: agenda.pins,
-        notBefore: agenda.notBefore,
-        safest: agenda.mode === 'latest',
-      },
+      shelf: agenda.shelf,
+      build: { now: clock(), ...buildInputOf(agenda), timeZone, air: atHand.air },
     });
-    const finishes = await scheduler().weigh(
-      variants.map((variant) => variant.built.instance),
-      SEARCH_MS,
-    );
+    const finishes = await scheduler().weigh(variants.map((variant) => variant.built.instance));
     setBusy(false);
     if (!finishes) return;
     const lateIds = new Map(
-      late.map(({ planned: { piece }, finishAt, dueAt }) => [piece.id, { finishAt: finishAt ?? 0, dueAt: dueAt ?? 0 }]),
+      late.flatMap(({ pieces: own, finishAt, dueAt }) =>
+        own.map(({ planned: { piece } }) => [piece.id, { finishAt: finishAt ?? 0, dueAt: dueAt ?? Infinity }] as const),
+      ),
     );
     const list = variants
       .map(({ remedy, built: own }, index): Weighed => {
@@ -78,7 +70,7 @@ export function LatePieces({ schedule }: { schedule: Schedule }) {
           remedy,
           finishAt: latest,
           savedMs: present - latest,
-          inTime: instants.every(({ id, at }) => at <= (lateIds.get(id)?.dueAt ?? 0)),
+          inTime: instants.every(({ id, at }) => at <= (lateIds.get(id)?.dueAt ?? Infinity)),
         };
       })
       .filter(({ savedMs, finishAt }) => savedMs > LEAST_SAVED_MS && Number.isFinite(finishAt));
@@ -97,9 +89,9 @@ export function LatePieces({ schedule }: { schedule: Schedule }) {
     }
   };
   const take = async (remedy: LateRemedy) => {
-    if (remedy.kind === 'binder') await patchPieces([remedy], 'quicker binder');
+    if (remedy.kind === 'binder') await patchPieces([remedy], say`quicker binder`);
     if (remedy.kind === 'fan') await patchPieces(remedy.patches, 'fan');
-    if (remedy.kind === 'fewer') await change(({ aside }) => ({ aside: [...aside, remedy.pieceId] }));
+    if (remedy.kind === 'fewer') await change(({ aside }) => ({ aside: [...aside, ...remedy.pieceIds] }));
     if (remedy.kind === 'today' || remedy.kind === 'hours')
       await change(({ days }) => ({ days: { ...days, [remedy.day]: remedy.spans } }));
     setWeighed(null);
@@ -108,11 +100,11 @@ export function LatePieces({ schedule }: { schedule: Schedule }) {
 
   return (
     <>
-      {late.map(({ planned: { piece }, finishAt, dueAt, lateMs }) => (
-        <p key={piece.id} className={css.late}>
-          <b>{piece.name}</b>: done {finishAt === null ? '' : clockTime(finishAt, now)}, due{' '}
-          {dueAt === null ? '' : dayName(dueAt, now)}: {span(lateMs).replace('in ', '')} late.
-        </p>
+      {late.map(({ key: own, name, finishAt, dueAt, lateMs }) => (
+        <p
+          key={own}
+          className={css.late}
+        >{sayWith`${(<b>{name}</b>)}: done ${finishAt === null ? '' : clockTime(finishAt, now)}, due ${dueAt === null ? '' : dayName(dueAt, now)}: ${lasting(lateMs)} late.`}</p>
       ))}
       {weighed?.of !== key && (
         <NextRow>
@@ -123,15 +115,17 @@ export function LatePieces({ schedule }: { schedule: Schedule }) {
             onClick={() => void weigh()}
             data-testid="what-helps"
           >
-            {busy ? 'Trying …' : 'What would help'}
+            {busy ? say`Trying …` : say`What would help`}
           </Button>
         </NextRow>
       )}
       {weighed?.of === key &&
         (weighed.list.length === 0 ? (
           <Note>
-            None of these would help: another binder, a fan, one piece fewer, two hours more today or on a day of the
-            coming week. A later date would.
+            {sentences(
+              say`None of these would help: another binder, a fan, one piece fewer, two hours more today or on a day of the coming week.`,
+              say`A later date would.`,
+            )}
           </Note>
         ) : (
           <ul className={css.remedies}>
@@ -140,8 +134,11 @@ export function LatePieces({ schedule }: { schedule: Schedule }) {
                 <span>
                   {wordsOf(remedy, jobs)}
                   <small>
-                    done {clockTime(finishAt, now)}, {span(savedMs).replace('in ', '')} sooner
-                    {inTime ? ': in time' : ''}
+                    {remarks(
+                      say`done ${clockTime(finishAt, now)}`,
+                      say`${lasting(savedMs)} sooner`,
+                      inTime && say`in time`,
+                    )}
                   </small>
                 </span>
                 <Button
@@ -149,9 +146,7 @@ export function LatePieces({ schedule }: { schedule: Schedule }) {
                   variant={inTime ? 'contained' : 'outlined'}
                   onClick={() => void take(remedy)}
                   data-testid={`remedy-${remedy.kind}`}
-                >
-                  Do it
-                </Button>
+                >{say`Do it`}</Button>
               </li>
             ))}
           </ul>
@@ -163,14 +158,14 @@ export function LatePieces({ schedule }: { schedule: Schedule }) {
 function wordsOf(remedy: LateRemedy, jobs: Schedule['jobs']): string {
   switch (remedy.kind) {
     case 'binder':
-      return `${jobs.find(({ id }) => id === remedy.pieceId)?.name ?? ''}: lay it with ${BINDER_WORDS[remedy.binder].inText}`;
+      return say`${jobs.find(({ id }) => id === remedy.pieceId)?.name ?? ''}: lay it with ${BINDER_WORDS[remedy.binder].inText}`;
     case 'fan':
-      return 'Let a fan blow over all that dries';
+      return say`Let a fan blow over all that dries`;
     case 'fewer':
-      return `One piece fewer: set ${remedy.name} aside`;
+      return say`One piece fewer: set ${remedy.name} aside`;
     case 'hours':
-      return `${formatDuration(remedy.minutes / 60)} more on ${dated(noonOf(remedy.day), 'EEEE d MMM')}`;
+      return say`${formatDuration(remedy.minutes / 60)} more on ${dated(noonOf(remedy.day), 'EEEE d MMM')}`;
     case 'today':
-      return `Start today: hands free ${formatHours(remedy.spans)}`;
+      return say`Start today: hands free ${formatHours(remedy.spans)}`;
   }
 }

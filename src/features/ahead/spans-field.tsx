@@ -2,6 +2,7 @@
 import { parseSpans, type DaySpan } from '@/core/measure';
 import { TypedField, TextButton, formatHours } from '@/ui';
 import css from './ahead.module.css';
+import { say } from '@/words/say';
 
 /** Stretches of a day, typed as "18-21" or "9:30–12, 14–17". Empty is none. */
 export function SpansField({
@@ -25,13 +26,13 @@ export function SpansField({
         label={label}
         value={spans.length ? spans : null}
         clearable
-        computed="not free"
+        computed={say`not free`}
         parse={(text) => parseSpans(text, single)}
         format={formatHours}
         onCommit={(value) => onCommit([...(value ?? [])])}
         testId={testId}
       />
-      {onRemove && <TextButton onClick={onRemove}>as usual</TextButton>}
+      {onRemove && <TextButton onClick={onRemove}>{say`as usual`}</TextButton>}
     </div>
   );
 }

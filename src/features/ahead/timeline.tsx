@@ -5,17 +5,18 @@ import { addDays, startOfDay } from 'date-fns';
 import { useLayoutEffect, useMemo, useRef, useState } from 'react';
 import type { PlanEntry, Schedule } from '@/features/agenda';
 import { useNow, dated } from '@/ui';
+import { rowsOf, type Row, type RowsBy } from './timeline-rows';
 import css from './timeline.module.css';
 import { lowerFirst, stepTitle } from '@/words';
+import { say } from '@/words/say';
 
 export const ZOOMS = [
   { id: 'hours', name: '12 h', hours: 12 },
-  { id: 'days', name: '2 days', hours: 48 },
-  { id: 'week', name: 'Week', hours: 168 },
-  { id: 'weeks', name: '4 weeks', hours: 672 },
+  { id: 'days', name: say`2 days`, hours: 48 },
+  { id: 'week', name: say`Week`, hours: 168 },
+  { id: 'weeks', name: say`4 weeks`, hours: 672 },
 ] as const;
 export type ZoomId = (typeof ZOOMS)[number]['id'];
-export type RowsBy = 'piece' | 'hands';
 
 const ROW = 46;
 const HEAD = 44;
@@ -25,16 +26,8 @@ const SNAP_MS = 5 * MS_PER_MINUTE;
 const DAY_NAME_PX = 44;
 /** With the weekday. */
 const WHOLE_NAME_PX = 90;
-
-interface Row {
-  id: string;
-  name: string;
-  entries: PlanEntry[];
-  /** What was done and is still drying. */ pending: { fromAt: number; untilAt: number; name: string } | null;
-  dueAt: number | null;
-  lateMs: number;
-  waits: 'rack' | 'bench' | 'oven' | 'all' | 'none';
-}
+/** Under this an hour’s name gets in the way of the next. */
+const HOUR_NAME_PX = 52;
 
 /**
  * Hands-on blocks and waits of all pieces against the clock. A block is dragged to another time and stays pinned there.
@@ -47,6 +40,7 @@ export function Timeline({
   onPan,
   chosen,
   onChoose,
+  onGroup,
   onDrop,
 }: {
   schedule: Schedule;
@@ -56,6 +50,8 @@ export function Timeline({
   onPan: (ms: number) => void;
   chosen: string | null;
   onChoose: (key: string) => void;
+  /** Steps too near each other to be pressed one by one. */
+  onGroup: (keys: string[]) => void;
   onDrop: (key: string, at: number) => void;
 }) {
   const now = useNow(MS_PER_MINUTE);
@@ -90,7 +86,7 @@ export function Timeline({
   const height = HEAD + rows.length * ROW + 6;
   const msPerPx = (hours * MS_PER_HOUR) / Math.max(1, width - name - 8);
   const pan = useDrag(({ delta: [dx] }) => onPan(-dx * msPerPx), { filterTaps: true });
-  const free = schedule.built.instance.windows
+  const free = (schedule.built.instance.hands[0] ?? [])
     .map((window) => ({
       from: schedule.built.originAt + window.from * MS_PER_MINUTE,
       until: schedule.built.originAt + window.until * MS_PER_MINUTE,
@@ -103,7 +99,7 @@ export function Timeline({
         height={height}
         className={css.timeline}
         role="group"
-        aria-label="Timeline of all pieces"
+        aria-label={say`Timeline of all pieces`}
         data-testid="timeline"
       >
         <defs>
@@ -151,24 +147,34 @@ export function Timeline({
               {row.entries.map((entry) => (
                 <Wait key={entry.key} entry={entry} row={row} x={x} fromAt={fromAt} untilAt={untilAt} />
               ))}
-              {row.entries.map(
-                (entry) =>
-                  row.waits !== 'rack' &&
-                  row.waits !== 'oven' && (
-                    <Block
-                      key={entry.key}
-                      entry={entry}
+              {(row.waits === 'all' || row.waits === 'none') &&
+                groupsOf(row.entries, x).map((group) =>
+                  group.length > 1 ? (
+                    <Group
+                      key={group[0]!.key}
+                      group={group}
                       x={x}
-                      fromAt={fromAt}
-                      untilAt={untilAt}
-                      chosen={chosen === entry.key}
-                      onChoose={onChoose}
-                      onDrop={onDrop}
-                      msPerPx={msPerPx}
-                      named={by === 'hands'}
+                      chosen={group.some(({ key }) => key === chosen)}
+                      onGroup={onGroup}
                     />
+                  ) : (
+                    group.map((entry) => (
+                      <Block
+                        key={entry.key}
+                        entry={entry}
+                        x={x}
+                        fromAt={fromAt}
+                        untilAt={untilAt}
+                        chosen={chosen === entry.key}
+                        onChoose={onChoose}
+                        onDrop={onDrop}
+                        msPerPx={msPerPx}
+                        named={by === 'hands'}
+                      />
+                    ))
                   ),
-              )}
+                )}
+              {row.sure && <Sure fromAt={row.sure.fromAt} untilAt={row.sure.untilAt} x={x} />}
               {row.dueAt !== null && row.dueAt > fromAt && row.dueAt < untilAt && (
                 <Due at={x(row.dueAt)} late={row.lateMs > 0} />
               )}
@@ -183,75 +189,12 @@ export function Timeline({
         {now > fromAt && now < untilAt && (
           <g pointerEvents="none">
             <line x1={x(now)} x2={x(now)} y1={HEAD - 12} y2={HEAD + rows.length * ROW} className={css.now} />
-            <text x={x(now) - 4} y={HEAD - 2} textAnchor="end" className={css.nowText}>
-              now
-            </text>
+            <text x={x(now) - 4} y={HEAD - 2} textAnchor="end" className={css.nowText}>{say`now`}</text>
           </g>
         )}
       </svg>
     </div>
   );
-}
-
-function rowsOf({ pieces, entries }: Schedule, by: RowsBy): Row[] {
-  if (by === 'piece') {
-    const rows = pieces.map(({ planned: { piece }, dueAt, lateMs, pending }) => ({
-      id: piece.id,
-      name: piece.name,
-      entries: entries.filter((entry) => entry.piece.id === piece.id),
-      pending: pending && { ...pending, name: '' },
-      dueAt,
-      lateMs,
-      waits: 'all' as const,
-    }));
-    const finish = (row: Row) => Math.max(0, ...row.entries.map(({ ripeAt }) => ripeAt ?? Infinity));
-    return rows.sort((a, b) => finish(a) - finish(b));
-  }
-  const lies = (place: 'rack' | 'bench' | 'oven') => entries.filter((entry) => entry.step.wait.place === place);
-  const lane = (id: Row['waits'], name: string, list: PlanEntry[]): Row => ({
-    id,
-    name,
-    entries: list,
-    pending: null,
-    dueAt: null,
-    lateMs: 0,
-    waits: id,
-  });
-  const racks = lanesOf(
-    lies('rack'),
-    pieces.map(({ pending, planned: { piece } }) => pending && { ...pending, name: piece.name }),
-  );
-  return [
-    lane('none', 'Hands', entries),
-    ...racks.map(({ list, pending }, index) => ({
-      ...lane('rack', `Rack, place ${index + 1}`, list),
-      id: `rack-${index}`,
-      pending,
-    })),
-    ...(lies('oven').length ? [lane('oven', 'In the oven', lies('oven'))] : []),
-  ];
-}
-
-/** Waits that overlap lie on different places; each takes the first that is free. */
-function lanesOf(
-  entries: readonly PlanEntry[],
-  pending: readonly Row['pending'][],
-): { list: PlanEntry[]; pending: Row['pending'] }[] {
-  const lanes: { list: PlanEntry[]; pending: Row['pending']; until: number }[] = pending
-    .filter((one) => one !== null)
-    .map((one) => ({ list: [], pending: one, until: one.untilAt }));
-  for (const entry of [...entries]
-    .filter(({ endAt }) => endAt !== null)
-    .sort((a, b) => (a.endAt ?? 0) - (b.endAt ?? 0))) {
-    let lane = lanes.find(({ until }) => until <= (entry.endAt ?? 0));
-    if (!lane) {
-      lane = { list: [], pending: null, until: 0 };
-      lanes.push(lane);
-    }
-    lane.list.push(entry);
-    lane.until = entry.ripeAt ?? lane.until;
-  }
-  return lanes;
 }
 
 /** Hours between marks on the time line; none where days are narrow. */
@@ -292,6 +235,8 @@ function Axis({
     days.push(day);
   const dayPx = x(fromAt + MS_PER_DAY) - x(fromAt);
   const every = Math.max(1, Math.ceil(DAY_NAME_PX / dayPx));
+  // On a narrow screen the hours would run into each other.
+  const hourNames = (dayPx * TICK_HOURS[zoom]) / 24 > HOUR_NAME_PX;
   // Late in the evening what is left of the day has no room for its name.
   const namePx = dayPx > WHOLE_NAME_PX ? WHOLE_NAME_PX : DAY_NAME_PX;
   const isNamed = (day: Date, index: number) =>
@@ -314,7 +259,7 @@ function Axis({
         hoursBetween(fromAt, untilAt, TICK_HOURS[zoom]).map((tick) => (
           <g key={tick.getTime()}>
             <line x1={x(tick)} x2={x(tick)} y1={HEAD} y2={height} className={css.tick} />
-            {(tick.getHours() !== 0 || zoom === 'hours') && x(tick) > x(fromAt) + 20 && (
+            {hourNames && (tick.getHours() !== 0 || zoom === 'hours') && x(tick) > x(fromAt) + 20 && (
               <text x={x(tick)} y={34} textAnchor="middle" className={css.hour}>
                 {dated(tick, 'HH:mm')}
               </text>
@@ -361,7 +306,7 @@ function Wait({
         stroke="var(--marigold)"
         strokeWidth={0.6}
       >
-        <title>{`${entry.piece.name}: waiting after ${lowerFirst(stepTitle(entry.step.title))}, until ${dated(ripeAt, 'EEE HH:mm')}`}</title>
+        <title>{say`${entry.piece.name}: waiting after ${lowerFirst(stepTitle(entry.step.title))}, until ${dated(ripeAt, 'EEE HH:mm')}`}</title>
       </rect>
       {!lane && entry.step.wait.place === 'rack' && <Ring at={x(ripeAt)} />}
       {lane && x(ripeAt) - x(endAt) > 90 && (
@@ -399,6 +344,79 @@ function Drying({ fromAt, untilAt, name }: { fromAt: number; untilAt: number; na
     </g>
   );
 }
+
+/** From when a piece is finished as planned to when at the latest. */
+function Sure({ fromAt, untilAt, x }: { fromAt: number; untilAt: number; x: Scale }) {
+  return (
+    <g className={css.sure}>
+      <title>{say`Finished ${dated(fromAt, 'EEE d MMM')} as planned, at the latest ${dated(untilAt, 'EEE d MMM')}`}</title>
+      <line x1={x(fromAt)} x2={x(untilAt)} y1={40} y2={40} />
+      <path d={`M${x(untilAt)} 35 v10`} />
+    </g>
+  );
+}
+
+/** Steps in clock order, those together that are too narrow to be pressed beside each other. */
+function groupsOf(entries: readonly PlanEntry[], x: Scale): PlanEntry[][] {
+  const groups: { list: PlanEntry[]; right: number; narrow: boolean }[] = [];
+  for (const entry of [...entries].sort((a, b) => (a.startAt ?? 0) - (b.startAt ?? 0))) {
+    if (entry.startAt === null || entry.endAt === null) continue;
+    const [left, right] = [x(entry.startAt), x(entry.endAt)];
+    const narrow = right - left < LEAST_PX;
+    const last = groups.at(-1);
+    const meets = last && left < last.right && (narrow || last.narrow);
+    if (meets) {
+      last.list.push(entry);
+      last.right = Math.max(last.right, right);
+      last.narrow = true;
+    } else groups.push({ list: [entry], right: Math.max(right, left + LEAST_PX), narrow });
+  }
+  return groups.map(({ list }) => list);
+}
+
+/** Several steps as one block with their count: pressed, it lists them. */
+function Group({
+  group,
+  x,
+  chosen,
+  onGroup,
+}: {
+  group: readonly PlanEntry[];
+  x: Scale;
+  chosen: boolean;
+  onGroup: (keys: string[]) => void;
+}) {
+  const [first] = group;
+  const startAt = first?.startAt ?? 0;
+  const left = x(startAt);
+  const width = Math.max(LEAST_PX, x(Math.max(...group.map(({ endAt }) => endAt ?? 0))) - left);
+  const open = () => onGroup(group.map(({ key }) => key));
+  return (
+    <g
+      className={css.block}
+      data-chosen={chosen}
+      data-group={group.length}
+      data-steps={group.map(({ key }) => key).join(' ')}
+      role="button"
+      tabIndex={0}
+      aria-label={say`${group.length} steps from ${dated(startAt, 'EEE d MMM HH:mm')}: ${group.map(({ piece, step }) => `${piece.name}, ${lowerFirst(stepTitle(step.title))}`).join('; ')}`}
+      onClick={open}
+      onKeyDown={(event) => {
+        if (event.key !== 'Enter' && event.key !== ' ') return;
+        event.preventDefault();
+        open();
+      }}
+    >
+      <rect x={left} y={8} width={width} height={28} rx={1.5} />
+      <text x={left + width / 2} y={27} textAnchor="middle" className={css.blockText}>
+        {group.length}
+      </text>
+    </g>
+  );
+}
+
+/** A finger, or an unsteady hand, hits nothing smaller. */
+const LEAST_PX = 25;
 
 const Ring = ({ at }: { at: number }) => <circle cx={at} cy={23} r={5} className={css.dry} />;
 
@@ -441,7 +459,7 @@ function Block({
   );
   if (startAt === null || endAt === null || !shown(startAt, endAt, fromAt, untilAt)) return null;
   const left = x(startAt) + shift;
-  const width = Math.max(5, x(endAt) - x(startAt));
+  const width = Math.max(LEAST_PX, x(endAt) - x(startAt));
   const words = named ? `${entry.piece.name}: ${lowerFirst(stepTitle(entry.step.title))}` : stepTitle(entry.step.title);
   return (
     <g
@@ -451,7 +469,11 @@ function Block({
       data-pinned={entry.pinned}
       role="button"
       tabIndex={0}
-      aria-label={`${entry.piece.name}: ${stepTitle(entry.step.title)}, ${dated(startAt, 'EEE d MMM HH:mm')}${entry.pinned ? ', pinned' : ''}`}
+      aria-label={
+        entry.pinned
+          ? say`${entry.piece.name}: ${stepTitle(entry.step.title)}, ${dated(startAt, 'EEE d MMM HH:mm')}, pinned`
+          : say`${entry.piece.name}: ${stepTitle(entry.step.title)}, ${dated(startAt, 'EEE d MMM HH:mm')}`
+      }
       data-step={entry.key}
       onKeyDown={(event) => {
         if (event.key === 'Enter' || event.key === ' ') {

@@ -1,6 +1,6 @@
 import { ITEM_BOUNDS, type StashItem } from '@/records';
 import { FigureField, FilmField } from '@/ui';
-import { upperFirst } from '@/words';
+import { say } from '@/words/say';
 
 type LabelValues = StashItem['label'];
 
@@ -15,7 +15,7 @@ export function LabelFields({
   onCommit: (patch: Partial<LabelValues>) => void | Promise<boolean>;
 }) {
   const field = (key: keyof LabelValues, name: string) => ({
-    label: usual ? upperFirst(name) : `Label: ${name}`,
+    label: name,
     value: label[key],
     onCommit: (value: number | null) => onCommit({ [key]: value }),
     ...ITEM_BOUNDS[key],
@@ -23,9 +23,9 @@ export function LabelFields({
   });
   return (
     <>
-      <FilmField {...field('filmUm', 'wet film')} testId="label-film" />
-      <FigureField {...field('waitHours', 'wait')} unit="h" testId="label-wait" />
-      <FigureField {...field('openMinutes', 'open for')} unit="min" />
+      <FilmField {...field('filmUm', usual ? say`Wet film` : say`Label: wet film`)} testId="label-film" />
+      <FigureField {...field('waitHours', usual ? say`Wait` : say`Label: wait`)} unit="h" testId="label-wait" />
+      <FigureField {...field('openMinutes', usual ? say`Open for` : say`Label: open for`)} unit={say`min`} />
     </>
   );
 }

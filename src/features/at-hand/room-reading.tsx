@@ -3,13 +3,14 @@ import { span, useNow, useUnits } from '@/ui';
 import { MS_PER_MINUTE } from '@/core/shared';
 import { useRoomNow, type RoomNow } from './room';
 import css from './room-reading.module.css';
+import { say } from '@/words/say';
 
 const WORDS: Readonly<Record<RoomNow['state'], string>> = {
   off: '',
-  connecting: 'The room’s sensor is being called.',
-  live: 'The room, as its simulated sensor reads it now.',
-  silent: 'The sensor is connected but silent: Fobbet goes on with what it read last.',
-  lost: 'The sensor is lost: Fobbet goes on with what it read last, and calls again.',
+  connecting: say`The room’s sensor is being called.`,
+  live: say`The room, as its simulated sensor reads it now.`,
+  silent: say`The sensor is connected but silent: Fobbet goes on with what it read last.`,
+  lost: say`The sensor is lost: Fobbet goes on with what it read last, and calls again.`,
 };
 
 /** The room in the top bar. It alone is drawn anew with each reading. */
@@ -28,7 +29,7 @@ export function RoomReading() {
           <b>{units.temperature(reading.temperatureC)}</b> <b>{Math.round(reading.humidityPercent)} %</b>
         </>
       ) : (
-        <span>room …</span>
+        <span>{say`room …`}</span>
       )}
       {stale && (
         <span>

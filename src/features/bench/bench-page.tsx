@@ -1,47 +1,60 @@
 'use client';
 import { useMediaQuery } from '@mui/material';
-import { formatDuration } from '@/core/measure';
-import { pendingBefore, runSteps, type Pending } from '@/core/plan';
+import { formatDuration } from '@/words/figures';
+import type { Pending } from '@/core/plan';
 import { MS_PER_HOUR, MS_PER_MINUTE } from '@/core/shared';
 import { useDrag } from '@use-gesture/react';
-import { AlarmClockPlus, Contrast, Megaphone, MegaphoneOff, Volume2, VolumeX, X } from 'lucide-react';
 import Link from 'next/link';
 import { useRouter, useSearchParams } from 'next/navigation';
 import { useEffect, useMemo, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
-import { useFinishStep, useSchedule, type PieceInPlan, type PlanEntry, type Schedule } from '@/features/agenda';
+import {
+  useFinishSitting,
+  useFinishStep,
+  useSchedule,
+  type PieceInPlan,
+  type PlanEntry,
+  type Schedule,
+} from '@/features/agenda';
 import { PieceFigure, figureSize } from '@/features/pieces';
 import { speak, useTimers } from '@/features/timers';
-import { useSettings } from '@/features/shell';
-import { Cautions, HoldButton, clockTime, span, useClock, useNow, useUnits } from '@/ui';
+import { isKeyTaken, isTyping, useSettings } from '@/features/shell';
+import { Place, Cautions, HoldButton, clockTime, span, useClock, useNow, useUnits } from '@/ui';
 import type { BenchCard, CardTimer } from '@/features/piece/station-feature';
-import { WAIT_WORDS, earlyWords, lowerFirst, stepTitle, toolList } from '@/words';
+import { WAIT_WORDS, earlyWords, lowerFirst, sittingWords, stepTitle, toolList, remarks } from '@/words';
 import { benchRun } from './cards';
+import { BatchRun } from './batch-run';
+import { pendingOf } from './pending';
+import { Head, type Quick } from './head';
 import { TimerStrip } from './timer-strip';
 import { useWakeLock, type WakeLock } from './use-wake-lock';
 import css from './bench.module.css';
+import { say } from '@/words/say';
 
 /** Waits up to this get a timer of their own; longer ones stand on the rack and in the plan. */
 const TIMED_HOURS = 4;
 
 const WAKE_WORDS: Readonly<Partial<Record<WakeLock, string>>> = {
-  'can’t': 'The screen may go dark: this page can’t keep it awake. Timers ring all the same while it is open.',
-  refused: 'The screen may go dark: the machine refused to keep it awake, as it does with little battery left.',
+  'can’t': say`The screen may go dark: this page can’t keep it awake. Timers ring all the same while it is open.`,
+  refused: say`The screen may go dark: the machine refused to keep it awake, as it does with little battery left.`,
 };
 
 /** One step at a time, full screen: for wet hands and far eyes. */
 export function BenchPage() {
   const schedule = useSchedule();
   const query = useSearchParams();
-  const [wanted, finished] = [query.get('step'), query.get('finished')];
+  const [wanted, finished, batch] = [query.get('step'), query.get('finished'), query.get('batch')];
   const awake = useWakeLock();
   const {
     settings: { benchContrast },
   } = useSettings();
   const [quick, setQuick] = useState(false);
   return (
-    <main className={css.bench} data-contrast={benchContrast} data-awake={awake}>
-      {schedule && (
+    <Place className={css.bench} data-contrast={benchContrast} data-awake={awake}>
+      {schedule && batch !== null && (
+        <BatchRun key={batch} schedule={schedule} batch={batch} quick={quick} onQuick={() => setQuick(!quick)} />
+      )}
+      {schedule && batch === null && (
         <Bench schedule={schedule} wanted={wanted} finished={finished} quick={quick} onQuick={() => setQuick(!quick)} />
       )}
       {WAKE_WORDS[awake] && (
@@ -49,25 +62,13 @@ export function BenchPage() {
           {WAKE_WORDS[awake]}
         </p>
       )}
-    </main>
+    </Place>
   );
 }
 
 const byClock = (entries: readonly PlanEntry[]) =>
   entries.filter(({ startAt }) => startAt !== null).sort((a, b) => (a.startAt ?? 0) - (b.startAt ?? 0));
 
-interface Quick {
-  quick: boolean;
-  onQuick: () => void;
-}
-
-/** What a planned step still waits for; null where it can begin. */
-function pendingOf({ piece, step }: PlanEntry, pieces: readonly PieceInPlan[], now: number): Pending | null {
-  const inPlan = pieces.find(({ planned }) => planned.piece.id === piece.id);
-  if (!inPlan) return null;
-  const { job, plan } = inPlan.foreseen;
-  return pendingBefore(runSteps(job, plan), step, plan, now);
-}
 function Bench({
   schedule,
   wanted,
@@ -79,7 +80,9 @@ function Bench({
   const sorted = byClock(entries);
   const isReady = (one: PlanEntry) => pendingOf(one, pieces, now) === null;
   const ready = sorted.find(isReady);
-  const asked = entries.find(({ key }) => key === (wanted ?? agenda.running?.step));
+  const key = wanted ?? agenda.running?.step;
+  // A step in sittings is asked for by its own name, like its last: the first that is open is meant.
+  const asked = entries.find((one) => one.stepKey === key || one.key === key);
   const entry = asked ?? ready ?? sorted[0];
   const inPlan = entry && pieces.find(({ planned }) => planned.piece.id === entry.piece.id);
   const ended = finished !== null ? pieces.find(({ planned }) => planned.piece.id === finished) : undefined;
@@ -102,19 +105,17 @@ function Ended({ inPlan, next, quick, onQuick }: { inPlan: PieceInPlan; next: Pl
   const { piece } = inPlan.planned;
   return (
     <>
-      <Head title="Done at the bench" name={piece.name} quick={quick} onQuick={onQuick} />
+      <Head title={say`Done at the bench`} name={piece.name} quick={quick} onQuick={onQuick} />
       <div className={css.card} data-testid="bench-ended">
-        <p className={css.text}>Nothing more for the hands on this piece. Keep how it went while it is fresh.</p>
+        <p className={css.text}>{say`Nothing more for the hands on this piece. Keep how it went while it is fresh.`}</p>
         <p className={css.onward}>
-          <Link href={`/piece/${piece.id}/keep`} data-testid="to-keep">
-            Record how it went
-          </Link>
+          <Link href={`/piece/${piece.id}/keep`} data-testid="to-keep">{say`Record how it went`}</Link>
           {next ? (
             <Link href={`/bench?step=${encodeURIComponent(next.key)}`}>
               {stepTitle(next.step.title)}: {next.piece.name}
             </Link>
           ) : (
-            <Link href="/">Today</Link>
+            <Link href="/">{say`Today`}</Link>
           )}
         </p>
       </div>
@@ -126,64 +127,14 @@ function Ended({ inPlan, next, quick, onQuick }: { inPlan: PieceInPlan; next: Pl
 function Idle({ quick, onQuick }: Quick) {
   return (
     <>
-      <Head title="Bench" name="Nothing for the hands right now" quick={quick} onQuick={onQuick} />
+      <Head title={say`Bench`} name={say`Nothing for the hands right now`} quick={quick} onQuick={onQuick} />
       <div className={css.card}>
-        <p className={css.text}>No step is planned. Describe a piece, and its steps appear here in clock order.</p>
+        <p
+          className={css.text}
+        >{say`No step is planned. Describe a piece, and its steps appear here in clock order.`}</p>
       </div>
       <TimerStrip quick={quick} />
     </>
-  );
-}
-
-function Head({ title, name, quick, onQuick }: { title: string; name: string } & Quick) {
-  const { settings, change } = useSettings();
-  const Sound = settings.sound ? Volume2 : VolumeX;
-  const Speech = settings.speech ? Megaphone : MegaphoneOff;
-  return (
-    <header className={css.head}>
-      <div>
-        <h1>{title}</h1>
-        <p>{name}</p>
-      </div>
-      <nav aria-label="Bench">
-        <button
-          type="button"
-          onClick={onQuick}
-          aria-pressed={quick}
-          aria-label="A timer of your own"
-          data-testid="quick-timers"
-        >
-          <AlarmClockPlus />
-        </button>
-        <button
-          type="button"
-          onClick={() => change({ benchContrast: !settings.benchContrast })}
-          aria-pressed={settings.benchContrast}
-          aria-label="High contrast"
-        >
-          <Contrast />
-        </button>
-        <button
-          type="button"
-          onClick={() => change({ sound: !settings.sound })}
-          aria-pressed={settings.sound}
-          aria-label="Tone when time is up"
-        >
-          <Sound />
-        </button>
-        <button
-          type="button"
-          onClick={() => change({ speech: !settings.speech })}
-          aria-pressed={settings.speech}
-          aria-label="Read aloud"
-        >
-          <Speech />
-        </button>
-        <Link href="/" aria-label="Leave the bench">
-          <X />
-        </Link>
-      </nav>
-    </header>
   );
 }
 
@@ -216,10 +167,11 @@ function Step({
     settings: { speech },
   } = useSettings();
   const finish = useFinishStep();
+  const finishSitting = useFinishSitting();
   const { agenda, change } = schedule;
-  const { piece, step } = entry;
+  const { piece, step, sitting } = entry;
   const { job, plan } = inPlan.foreseen;
-  const run = useMemo(() => benchRun(step, job, plan, units), [step, job, plan, units]);
+  const run = useMemo(() => benchRun(step, job, plan, units, sitting), [step, job, plan, units, sitting]);
   const [at, setAt] = useState(() => openCard(entry.key));
   useEffect(() => sessionStorage.setItem(OPEN_CARD, `${entry.key}#${at}`), [entry.key, at]);
   const card = run.cards[Math.min(at, run.cards.length - 1)]!;
@@ -245,6 +197,11 @@ function Step({
   };
   const finishAt = async (at: number | undefined, minutes: number | null) => {
     setAsking(false);
+    // The rest of it is another sitting's.
+    if (entry.key !== entry.stepKey) {
+      if (await finishSitting(entry)) router.replace(next ? `/bench?step=${encodeURIComponent(next.key)}` : '/');
+      return;
+    }
     if (
       !(await finish(piece, job, plan, step, { minutes, early: startedEarly(), ...(at === undefined ? {} : { at }) }))
     )
@@ -253,7 +210,7 @@ function Step({
     for (const timer of timers) if (timer.step === entry.key) remove(timer);
     if (step.waitHours > 0 && step.waitHours <= TIMED_HOURS && step.wait.maxHours === null && at === undefined)
       start({
-        label: `${piece.name}: ready for the next step`,
+        label: say`${piece.name}: ready for the next step`,
         minutes: step.waitHours * 60,
         pieceId: piece.id,
         ...(nextOwn ? { step: nextOwn.key } : {}),
@@ -271,8 +228,8 @@ function Step({
     if (took < Math.max(LEAST_MS, step.usualMinutes * MS_PER_MINUTE * LEAST_SHARE)) setAsking(true);
     else void finishAt(undefined, Math.max(1, Math.round(took / MS_PER_MINUTE)));
   };
-  useHotkeys('right, pagedown', () => move(1), [run.cards.length, running]);
-  useHotkeys('left, pageup', () => move(-1), [run.cards.length, running]);
+  useHotkeys('right, pagedown', () => move(1), { ignoreEventWhen: isTyping }, [run.cards.length, running]);
+  useHotkeys('left, pageup', () => move(-1), { ignoreEventWhen: isTyping }, [run.cards.length, running]);
   useHotkeys(
     'space',
     () => {
@@ -280,7 +237,7 @@ function Step({
       if (first) toggle(first);
       else if (card.timer) start({ ...card.timer, pieceId: piece.id, step: entry.key });
     },
-    { preventDefault: true },
+    { preventDefault: true, ignoreEventWhen: isKeyTaken },
     [timers, card],
   );
   useHotkeys('escape', () => router.push('/'), [router]);
@@ -297,7 +254,12 @@ function Step({
 
   return (
     <>
-      <Head title={stepTitle(step.title)} name={piece.name} quick={quick} onQuick={onQuick} />
+      <Head
+        title={stepTitle(step.title)}
+        name={sitting ? say`${piece.name}, ${sittingWords(sitting)}` : piece.name}
+        quick={quick}
+        onQuick={onQuick}
+      />
       <div className={css.body} {...swipe()}>
         <Figure inPlan={inPlan} />
         {pending ? (
@@ -319,27 +281,31 @@ function Step({
           />
         )}
         <div className={css.aside}>
+          <h2 className="unseen">{say`To mind, and at hand`}</h2>
           <Cautions ids={run.cautions} />
-          {run.tools.length > 0 && <p className={css.tools}>At hand: {toolList(run.tools)}.</p>}
-          <Link href={`/faults?piece=${encodeURIComponent(piece.id)}`} className={css.wrong}>
-            Something is wrong with it?
-          </Link>
+          {run.tools.length > 0 && <p className={css.tools}>{say`At hand: ${toolList(run.tools)}.`}</p>}
+          <Link
+            href={`/faults?piece=${encodeURIComponent(piece.id)}`}
+            className={css.wrong}
+          >{say`Something is wrong with it?`}</Link>
         </div>
       </div>
       {asking && (
-        <div className={css.asked} role="group" aria-label="When was it done?" data-testid="when-done">
-          <p>Did you do it just now, or earlier?</p>
-          <button type="button" onClick={() => void finishAt(undefined, null)} data-testid="done-now">
-            Just now
-          </button>
+        <div className={css.asked} role="group" aria-label={say`When was it done?`} data-testid="when-done">
+          <p>{say`Did you do it just now, or earlier?`}</p>
+          <button
+            type="button"
+            onClick={() => void finishAt(undefined, null)}
+            data-testid="done-now"
+          >{say`Just now`}</button>
           {EARLIER_HOURS.map((hours) => (
-            <button key={hours} type="button" onClick={() => void finishAt(clock() - hours * MS_PER_HOUR, null)}>
-              {formatDuration(hours)} ago
-            </button>
+            <button
+              key={hours}
+              type="button"
+              onClick={() => void finishAt(clock() - hours * MS_PER_HOUR, null)}
+            >{say`${formatDuration(hours)} ago`}</button>
           ))}
-          <button type="button" onClick={() => setAsking(false)}>
-            Not yet
-          </button>
+          <button type="button" onClick={() => setAsking(false)}>{say`Not yet`}</button>
         </div>
       )}
       <TimerStrip quick={quick} />
@@ -350,17 +316,13 @@ function Step({
           disabled={at === 0}
           onClick={() => move(-1)}
           data-testid="bench-back"
-        >
-          Back
-        </button>
-        <StepClock startedAt={running?.startedAt ?? null} planned={step.handsMinutes} entry={entry} />
+        >{say`Back`}</button>
+        <StepClock startedAt={running?.startedAt ?? null} planned={entry.minutes} entry={entry} />
         {pending ? null : last ? (
-          <button type="button" className={css.go} onClick={done} data-testid="bench-done">
-            Done
-          </button>
+          <button type="button" className={css.go} onClick={done} data-testid="bench-done">{say`Done`}</button>
         ) : (
           <button type="button" className={css.go} onClick={() => move(1)} data-testid="bench-next">
-            {running ? 'Next' : 'Begin'}
+            {running ? say`Next` : say`Begin`}
           </button>
         )}
       </footer>
@@ -385,12 +347,15 @@ function WaitCard({
   const sooner = earlyWords(kind, entry.step.step);
   return (
     <div className={css.card} data-testid="bench-wait" aria-live="polite">
-      <p className={css.count}>{earliestAt === null ? 'Not yet' : `It ${WAIT_WORDS[kind]}`}</p>
+      <p className={css.count}>{earliestAt === null ? say`Not yet` : say`It ${WAIT_WORDS[kind]}`}</p>
       {earliestAt !== null && <p className={css.figure}>{clockTime(likelyAt ?? earliestAt, now)}</p>}
       <p className={css.text}>
         {earliestAt === null
-          ? `First: ${lowerFirst(stepTitle(before.title))}.`
-          : `${stepTitle(entry.step.title)} ${span((likelyAt ?? earliestAt) - now)}${likelyAt !== null && likelyAt > earliestAt ? `, at the earliest ${clockTime(earliestAt, now)}` : ''}.`}
+          ? say`First: ${lowerFirst(stepTitle(before.title))}.`
+          : `${remarks(
+              `${stepTitle(entry.step.title)} ${span((likelyAt ?? earliestAt) - now)}`,
+              likelyAt !== null && likelyAt > earliestAt && say`at the earliest ${clockTime(earliestAt, now)}`,
+            )}.`}
       </p>
       <p className={css.onward}>
         {earliestAt === null ? (
@@ -398,19 +363,22 @@ function WaitCard({
             {stepTitle(before.title)}
           </Link>
         ) : next ? (
-          <Link href={`/bench?step=${encodeURIComponent(next.key)}`} data-testid="meanwhile">
-            Meanwhile: {lowerFirst(stepTitle(next.step.title))}, {next.piece.name}
-          </Link>
+          <Link
+            href={`/bench?step=${encodeURIComponent(next.key)}`}
+            data-testid="meanwhile"
+          >{say`Meanwhile: ${lowerFirst(stepTitle(next.step.title))}, ${next.piece.name}`}</Link>
         ) : (
-          <Link href="/">Today: what waits at the desk</Link>
+          <Link href="/">{say`Today: what waits at the desk`}</Link>
         )}
       </p>
       <p id="sooner" className={css.sooner}>
         {sooner}
       </p>
-      <HoldButton onHeld={onEarly} testId="begin-early" describedBy="sooner">
-        Hold to begin all the same
-      </HoldButton>
+      <HoldButton
+        onHeld={onEarly}
+        testId="begin-early"
+        describedBy="sooner"
+      >{say`Hold to begin all the same`}</HoldButton>
     </div>
   );
 }
@@ -428,9 +396,7 @@ function Card({
 }) {
   return (
     <div className={css.card} data-testid="bench-card" data-card={card.id} aria-live="polite">
-      <p className={css.count}>
-        {at + 1} of {count}
-      </p>
+      <p className={css.count}>{say`${at + 1} of ${count}`}</p>
       {card.figure && <p className={css.figure}>{card.figure}</p>}
       <p className={css.text}>{card.text}</p>
       {card.timer && (
@@ -441,8 +407,8 @@ function Card({
           data-testid="card-timer"
         >
           {card.timer.stroke
-            ? `First stroke: ${minutesText(card.timer.minutes)} open`
-            : `Start ${minutesText(card.timer.minutes)}`}
+            ? say`First stroke: ${minutesText(card.timer.minutes)} open`
+            : say`Start ${minutesText(card.timer.minutes)}`}
         </button>
       )}
       {card.beside && (
@@ -459,14 +425,14 @@ function Card({
   );
 }
 
-const minutesText = (minutes: number): string => `${Number(minutes.toFixed(1))} min`;
+const minutesText = (minutes: number): string => say`${Number(minutes.toFixed(1))} min`;
 
 const FIGURE_PX = 320;
 const SMALL_FIGURE_PX = 190;
 
 function Figure({ inPlan }: { inPlan: PieceInPlan }) {
   const size = figureSize(inPlan.planned);
-  const most = useMediaQuery('(max-width: 700px)') ? SMALL_FIGURE_PX : FIGURE_PX;
+  const most = useMediaQuery(say`(max-width: 700px)`) ? SMALL_FIGURE_PX : FIGURE_PX;
   return (
     <div className={css.picture}>
       <PieceFigure planned={inPlan.planned} pxPerMm={Math.min(most / size.widthMm, most / size.heightMm)} />
@@ -479,14 +445,14 @@ function StepClock({ startedAt, planned, entry }: { startedAt: number | null; pl
   const now = useNow(10_000);
   if (startedAt === null)
     return (
-      <span className={css.clock}>
-        {entry.startAt !== null && entry.startAt > now ? `planned ${clockTime(entry.startAt, now)}` : 'now'}, about{' '}
-        {planned} min
-      </span>
+      <span
+        className={css.clock}
+      >{say`${entry.startAt !== null && entry.startAt > now ? say`planned ${clockTime(entry.startAt, now)}` : say`now`}, about ${planned} min`}</span>
     );
   return (
-    <span className={css.clock} data-testid="step-clock">
-      {Math.max(0, Math.floor((now - startedAt) / MS_PER_MINUTE))} of about {planned} min
-    </span>
+    <span
+      className={css.clock}
+      data-testid="step-clock"
+    >{say`${Math.max(0, Math.floor((now - startedAt) / MS_PER_MINUTE))} of about ${planned} min`}</span>
   );
 }

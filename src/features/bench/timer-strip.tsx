@@ -5,6 +5,7 @@ import { useTimers } from '@/features/timers';
 import type { BenchTimer } from '@/records';
 import { useNow } from '@/ui';
 import css from './bench.module.css';
+import { say } from '@/words/say';
 
 const QUICK_MINUTES = [1, 2, 5, 10] as const;
 
@@ -12,22 +13,20 @@ const QUICK_MINUTES = [1, 2, 5, 10] as const;
 export function TimerStrip({ quick }: { quick: boolean }) {
   const { timers, start } = useTimers();
   return (
-    <section className={css.timers} aria-label="Timers">
+    <section className={css.timers} aria-label={say`Timers`}>
       {timers.map((timer) => (
         <TimerRow key={timer.id} timer={timer} />
       ))}
       {quick && (
         <div className={css.quick}>
-          <span>Timer</span>
+          <span>{say`Timer`}</span>
           {QUICK_MINUTES.map((minutes) => (
             <button
               key={minutes}
               type="button"
-              onClick={() => start({ label: `${minutes} min`, minutes })}
+              onClick={() => start({ label: say`${minutes} min`, minutes })}
               data-testid={`timer-${minutes}`}
-            >
-              {minutes} min
-            </button>
+            >{say`${minutes} min`}</button>
           ))}
         </div>
       )}
@@ -53,24 +52,30 @@ function TimerRow({ timer }: { timer: BenchTimer }) {
         {over ? `+${digits(now - timer.endsAt)}` : digits(leftMs)}
       </b>
       <span>
-        {timer.label}
-        {over ? ': time is up' : timer.pausedLeftMs !== null ? ', stopped' : ''}
+        {over
+          ? say`${timer.label}: time is up`
+          : timer.pausedLeftMs !== null
+            ? say`${timer.label}, stopped`
+            : timer.label}
+      </span>
+      <span className="unseen" aria-live="polite">
+        {momentOf(over ? 0 : leftMs, timer.label)}
       </span>
       {!over && (
         <button
           type="button"
           onClick={() => toggle(timer)}
-          aria-label={timer.pausedLeftMs === null ? `Stop ${timer.label}` : `Let ${timer.label} run on`}
+          aria-label={timer.pausedLeftMs === null ? say`Stop ${timer.label}` : say`Let ${timer.label} run on`}
         >
           {timer.pausedLeftMs === null ? <Pause /> : <Play />}
         </button>
       )}
-      <button type="button" onClick={() => add(timer, 1)} aria-label={`A minute more: ${timer.label}`}>
+      <button type="button" onClick={() => add(timer, 1)} aria-label={say`+1 minute: ${timer.label}`}>
         <Plus />
         <span>1</span>
       </button>
       {!over && leftMs > MS_PER_MINUTE && (
-        <button type="button" onClick={() => add(timer, -1)} aria-label={`A minute less: ${timer.label}`}>
+        <button type="button" onClick={() => add(timer, -1)} aria-label={say`−1 minute: ${timer.label}`}>
           <Minus />
           <span>1</span>
         </button>
@@ -78,7 +83,7 @@ function TimerRow({ timer }: { timer: BenchTimer }) {
       <button
         type="button"
         onClick={() => remove(timer)}
-        aria-label={`Remove the timer: ${timer.label}`}
+        aria-label={say`Remove the timer: ${timer.label}`}
         data-testid="timer-away"
       >
         <X />
@@ -86,6 +91,14 @@ function TimerRow({ timer }: { timer: BenchTimer }) {
     </div>
   );
 }
+
+/** Said when it becomes true, and not each second: five minutes left, the last minute, the end. */
+function momentOf(leftMs: number, label: string): string {
+  if (leftMs <= 0) return say`${label}: time is up`;
+  if (leftMs <= MS_PER_MINUTE) return say`${label}: the last minute`;
+  return leftMs <= SOON_MS ? say`${label}: less than five minutes left` : '';
+}
+const SOON_MS = 5 * MS_PER_MINUTE;
 
 function digits(ms: number): string {
   const seconds = Math.max(0, Math.round(ms / 1000));

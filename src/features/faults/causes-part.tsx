@@ -11,10 +11,19 @@ import {
   type WeighedCause,
 } from '@/core/faults';
 import { useUnits, TextButton, useClock } from '@/ui';
-import { ANSWER_WORDS, CAUSE_WORDS, CHECK_WORDS, FAULT_REMEDY_WORDS, SIGN_WORDS, faultLineWords } from '@/words';
+import {
+  ANSWER_WORDS,
+  CAUSE_WORDS,
+  CHECK_WORDS,
+  FAULT_REMEDY_WORDS,
+  SIGN_WORDS,
+  faultLineWords,
+  sentences,
+} from '@/words';
 import type { PlannedPiece } from '@/features/shelf';
 import { useFaultPress } from './use-fault-press';
 import css from './faults.module.css';
+import { say } from '@/words/say';
 
 const MOST_CAUSES = 4;
 const MOST_LINES = 5;
@@ -38,9 +47,10 @@ export function CausesPart({
   if (finding.causes.length === 0)
     return (
       <p className={css.empty}>
-        Press what you see, one sign or several. Likely causes stand here, each with what speaks for it and against it,
-        what to do now, and what to do next time.
-        {of === null && ' Say which piece it is, and its record speaks too: waits, room, coat, paper, passes.'}
+        {sentences(
+          say`Press what you see, one sign or several. Likely causes stand here, each with what speaks for it and against it, what to do now, and what to do next time.`,
+          of === null && say`Say which piece it is, and its record speaks too: waits, room, coat, paper, passes.`,
+        )}
       </p>
     );
   return (
@@ -53,7 +63,7 @@ export function CausesPart({
       </ol>
       {finding.ruledOut.length > 0 && (
         <section>
-          <h2>Ruled out</h2>
+          <h2>{say`Ruled out`}</h2>
           <ul className={css.out}>
             {finding.ruledOut.map(({ id, by }) => (
               <li key={id}>
@@ -103,9 +113,13 @@ function CheckPart({ finding, observed, onObserved }: Asking) {
       )}
       {asked.map(({ sign }) => (
         <p key={sign} className={css.asked}>
-          <span>{SIGN_WORDS[sign].title} too?</span>
-          <TextButton onClick={() => onObserved({ ...observed, seen: [...observed.seen, sign] })}>Yes</TextButton>
-          <TextButton onClick={() => onObserved({ ...observed, notSeen: [...observed.notSeen, sign] })}>No</TextButton>
+          <span>{say`${SIGN_WORDS[sign].title} too?`}</span>
+          <TextButton
+            onClick={() => onObserved({ ...observed, seen: [...observed.seen, sign] })}
+          >{say`Yes`}</TextButton>
+          <TextButton
+            onClick={() => onObserved({ ...observed, notSeen: [...observed.notSeen, sign] })}
+          >{say`No`}</TextButton>
         </p>
       ))}
       {answered.map(([check, given]) => (
@@ -113,7 +127,7 @@ function CheckPart({ finding, observed, onObserved }: Asking) {
           <span>
             {CHECK_WORDS[check].ask} {ANSWER_WORDS[given]}.
           </span>
-          <TextButton onClick={() => answer(check, null)}>Take it back</TextButton>
+          <TextButton onClick={() => answer(check, null)}>{say`Take it back`}</TextButton>
         </p>
       ))}
     </section>
@@ -152,7 +166,7 @@ function Cause({ cause, open, of, others, seen }: CauseProps) {
             </li>
           ))}
         </ul>
-        <h3>Now</h3>
+        <h3>{say`Now`}</h3>
         <ul className={css.remedies}>
           {cause.now.map((remedy) => {
             const patch = of && changeNow(remedy, of.piece, of.plan, now);
@@ -160,15 +174,17 @@ function Cause({ cause, open, of, others, seen }: CauseProps) {
               <li key={remedy}>
                 <span>{FAULT_REMEDY_WORDS[remedy]}</span>
                 {patch && (
-                  <Button size="small" variant="outlined" onClick={() => void press.change(of, patch, remedy)}>
-                    Put it into the plan
-                  </Button>
+                  <Button
+                    size="small"
+                    variant="outlined"
+                    onClick={() => void press.change(of, patch, remedy)}
+                  >{say`Put it into the plan`}</Button>
                 )}
               </li>
             );
           })}
         </ul>
-        <h3>Next time</h3>
+        <h3>{say`Next time`}</h3>
         <ul className={css.remedies}>
           {cause.next.map((remedy) => (
             <li key={remedy}>
@@ -185,13 +201,11 @@ function Cause({ cause, open, of, others, seen }: CauseProps) {
                     size="small"
                     variant="text"
                     onClick={() => void press.changeOther(other, patch, of, remedy)}
-                  >
-                    On {other.piece.name}
-                  </Button>
+                  >{say`On ${other.piece.name}`}</Button>
                 ))}
               {of && (
                 <TextButton onClick={() => void press.note(of, remedy)} disabled={isNoted(remedy)}>
-                  {isNoted(remedy) ? 'Noted' : 'Note it'}
+                  {isNoted(remedy) ? say`Noted` : say`Note it`}
                 </TextButton>
               )}
             </li>
@@ -200,9 +214,9 @@ function Cause({ cause, open, of, others, seen }: CauseProps) {
         {of && (
           <p className={css.onward}>
             <TextButton onClick={() => void press.note(of, null)} disabled={isNoted(null)}>
-              {isNoted(null) ? 'Noted as the cause' : 'It was this: note it in the record'}
+              {isNoted(null) ? say`Noted as the cause` : say`It was this: note it in the record`}
             </TextButton>
-            <Link href={`/piece/${of.piece.id}/mend`}>To its mending</Link>
+            <Link href={`/piece/${of.piece.id}/mend`}>{say`To its mending`}</Link>
           </p>
         )}
       </details>

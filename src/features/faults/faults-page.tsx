@@ -6,11 +6,12 @@ import { faultEvidence, proposedSigns, weighFaults, type Observed } from '@/core
 import { readKept } from '@/core/inspect';
 import type { FaultSignId } from '@/core/craft';
 import { usePlannedPieces, type PlannedPiece } from '@/features/shelf';
-import { Answer, Note } from '@/ui';
+import { Place, Answer, Note } from '@/ui';
 import { CAUSE_WORDS, lowerFirst } from '@/words';
 import { CausesPart } from './causes-part';
 import { SignsPart } from './signs-part';
 import css from './faults.module.css';
+import { say } from '@/words/say';
 
 const NOTHING: Observed = { seen: [], notSeen: [], answers: {} };
 const SURE_SHARE = 0.6;
@@ -29,7 +30,7 @@ export function FaultsPage() {
   const evidence = useMemo(() => (of ? faultEvidence(of.piece, of.plan) : []), [of]);
   const finding = useMemo(() => weighFaults(observed, evidence), [observed, evidence]);
   const proposed = useMemo(() => proposedOf(of), [of]);
-  if (!whole && id !== null && !of) return <main className={css.page} aria-busy="true" />;
+  if (!whole && id !== null && !of) return <Place className={css.page} aria-busy="true" />;
   const toggle = (sign: FaultSignId) =>
     setObserved({
       ...observed,
@@ -37,13 +38,13 @@ export function FaultsPage() {
       notSeen: observed.notSeen.filter((one) => one !== sign),
     });
   return (
-    <main className={css.page}>
+    <Place title={say`Faults`} className={css.page}>
       <div className={css.signs}>
         <Answer>{answer()}</Answer>
         <TextField
           select
           size="small"
-          label="On which piece"
+          label={say`On which piece`}
           value={of?.piece.id ?? ''}
           onChange={({ target: { value } }) =>
             router.replace(value === '' ? '/faults' : `/faults?piece=${encodeURIComponent(value)}`)
@@ -55,7 +56,7 @@ export function FaultsPage() {
             inputLabel: { shrink: true },
           }}
         >
-          <MenuItem value="">None of these: by what is seen alone</MenuItem>
+          <MenuItem value="">{say`None of these: by what is seen alone`}</MenuItem>
           {planned.map(({ piece }) => (
             <MenuItem key={piece.id} value={piece.id}>
               {piece.name}
@@ -63,15 +64,11 @@ export function FaultsPage() {
           ))}
         </TextField>
         {proposed.length > 0 && (
-          <Note>The last photo of it shows what is marked “photo”. Look, and press what you see too.</Note>
+          <Note>{say`The last photo of it shows what is marked “photo”. Look, and press what you see too.`}</Note>
         )}
         <SignsPart seen={observed.seen} proposed={proposed} onToggle={toggle} />
       </div>
-      {finding.causes.length > 0 && (
-        <a href="#causes" className={css.jump}>
-          Causes and what to do
-        </a>
-      )}
+      {finding.causes.length > 0 && <a href="#causes" className={css.jump}>{say`Causes and what to do`}</a>}
       <aside id="causes" className={css.causes} aria-live="polite">
         <CausesPart
           finding={finding}
@@ -81,20 +78,20 @@ export function FaultsPage() {
           others={planned.filter(({ piece }) => piece.id !== of?.piece.id && piece.lay.laidAt === null)}
         />
       </aside>
-    </main>
+    </Place>
   );
 
   function answer(): string {
     const [first, second] = finding.causes;
-    if (!first) return 'What do you see on it?';
+    if (!first) return say`What do you see on it?`;
     const title = CAUSE_WORDS[first.id].title;
     if (finding.together) {
       const [one, other] = finding.together;
-      return `Two faults at once: ${lowerFirst(CAUSE_WORDS[one].title)}, and ${lowerFirst(CAUSE_WORDS[other].title)}.`;
+      return say`Two faults at once: ${lowerFirst(CAUSE_WORDS[one].title)}, and ${lowerFirst(CAUSE_WORDS[other].title)}.`;
     }
-    if (first.share >= SURE_SHARE) return `${title}, most likely.`;
-    if (first.share >= LIKELY_SHARE && second) return `${title}, or ${lowerFirst(CAUSE_WORDS[second.id].title)}.`;
-    return 'Several causes are as likely: one more sign, or the check, tells them apart.';
+    if (first.share >= SURE_SHARE) return say`${title}, most likely.`;
+    if (first.share >= LIKELY_SHARE && second) return say`${title}, or ${lowerFirst(CAUSE_WORDS[second.id].title)}.`;
+    return say`Several causes are as likely: one more sign, or the check, tells them apart.`;
   }
 }
 

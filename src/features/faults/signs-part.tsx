@@ -1,6 +1,7 @@
 import { FAULT_SIGNS, type FaultSignId } from '@/core/craft';
 import { SIGN_WORDS } from '@/words';
 import css from './faults.module.css';
+import { say } from '@/words/say';
 
 /** What can be seen, drawn; pressed is seen. */
 export function SignsPart({
@@ -13,7 +14,7 @@ export function SignsPart({
   onToggle: (sign: FaultSignId) => void;
 }) {
   return (
-    <ul className={css.grid} aria-label="Signs">
+    <ul className={css.grid} aria-label={say`Signs`}>
       {FAULT_SIGNS.map((sign) => {
         const { title, look } = SIGN_WORDS[sign];
         return (
@@ -27,7 +28,7 @@ export function SignsPart({
               <img src={`/signs/${sign}.jpg`} alt="" width={264} height={176} loading="lazy" />
               <b>
                 {title}
-                {proposed.includes(sign) && <em>photo</em>}
+                {proposed.includes(sign) && <em>{say`photo`}</em>}
               </b>
               <small>{look}</small>
             </button>

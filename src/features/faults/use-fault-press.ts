@@ -8,6 +8,7 @@ import { useNotice, useReport } from '@/features/shell';
 import type { PlannedPiece } from '@/features/shelf';
 import { useClock } from '@/ui';
 import { CAUSE_WORDS, FAULT_REMEDY_WORDS } from '@/words';
+import { say } from '@/words/say';
 
 interface FaultPress {
   /** Changes the piece that has the fault, and notes it there. */
@@ -45,17 +46,20 @@ export function useFaultPress(cause: FaultCauseId, seen: readonly FaultSignId[])
   return {
     change: async ({ piece }, patch, remedy) => {
       const label = FAULT_REMEDY_WORDS[remedy];
-      told(`In the plan of ${piece.name}: ${label}`, await save(piece, noted(applyPatch(piece, patch), remedy), label));
+      told(
+        say`In the plan of ${piece.name}: ${label}`,
+        await save(piece, noted(applyPatch(piece, patch), remedy), label),
+      );
     },
     changeOther: async (other, patch, of, remedy) => {
       const label = FAULT_REMEDY_WORDS[remedy];
       const done = await save(other.piece, applyPatch(other.piece, patch), label);
       if (done && of) await save(of.piece, noted(of.piece, remedy), label);
-      told(`In the plan of ${other.piece.name}: ${label}`, done);
+      told(say`In the plan of ${other.piece.name}: ${label}`, done);
     },
     note: async ({ piece }, remedy) => {
       const label = CAUSE_WORDS[cause].title;
-      told(`Noted with ${piece.name}.`, await save(piece, noted(piece, remedy), label));
+      told(say`Noted with ${piece.name}.`, await save(piece, noted(piece, remedy), label));
     },
   };
 }

@@ -7,6 +7,7 @@ import { database, daysLeftInBin, nameOf, purgePiece, restorePiece } from '@/sto
 import { Note, Part, TextButton, dayName, useNow } from '@/ui';
 import { counted } from '@/words';
 import css from './kept.module.css';
+import { say } from '@/words/say';
 
 /** Pieces that were removed: for a month they can be had back. */
 export function BinPart() {
@@ -20,23 +21,22 @@ export function BinPart() {
   };
   if (!removed) return null;
   return (
-    <Part title="Bin">
-      {removed.length === 0 && <Note>A piece that is removed lies here for 30 days, with its pictures.</Note>}
+    <Part title={say`Bin`}>
+      {removed.length === 0 && <Note>{say`A piece that is removed lies here for 30 days, with its pictures.`}</Note>}
       <ul className={css.rows} data-testid="bin">
         {[...removed]
           .sort((a, b) => b.removedAt - a.removedAt)
           .map(({ id, removedAt, piece }) => {
-            const name = nameOf(piece) ?? 'One piece';
+            const name = nameOf(piece) ?? say`One piece`;
             return (
               <li key={id}>
                 <b>{name}</b>
-                <span>
-                  removed {dayName(removedAt, now)}, {counted(daysLeftInBin(removedAt, now), 'day', 'days')} left
-                </span>
-                <TextButton onClick={() => void restorePiece(database(), id).then(report)} testId={`back-${id}`}>
-                  Bring back
-                </TextButton>
-                <TextButton onClick={() => setPurging({ id, name })}>Remove for good</TextButton>
+                <span>{say`removed ${dayName(removedAt, now)}, ${counted(daysLeftInBin(removedAt, now), 'day', 'days')} left`}</span>
+                <TextButton
+                  onClick={() => void restorePiece(database(), id).then(report)}
+                  testId={`back-${id}`}
+                >{say`Bring back`}</TextButton>
+                <TextButton onClick={() => setPurging({ id, name })}>{say`Remove for good`}</TextButton>
               </li>
             );
           })}

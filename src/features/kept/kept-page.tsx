@@ -2,7 +2,7 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useShelf } from '@/features/shelf';
 import { changesOf, database } from '@/storage';
-import { Answer, dayName, useNow } from '@/ui';
+import { Place, Answer, dayName, useNow } from '@/ui';
 import { counted } from '@/words';
 import { AsidePart } from './aside-part';
 import { BinPart } from './bin-part';
@@ -12,6 +12,7 @@ import { RoomPart } from './room-part';
 import { VersionsPart } from './versions-part';
 import { useCopies } from './use-copies';
 import css from './kept.module.css';
+import { say } from '@/words/say';
 
 /** What is kept in this browser, copies of it, and what can be had back. */
 export function KeptPage() {
@@ -20,11 +21,11 @@ export function KeptPage() {
   const copying = useCopies();
   const changes = useLiveQuery(() => changesOf(database()));
   const { copies } = copying;
-  if (!shelf || !copies || changes === undefined) return <main className={css.page} aria-busy="true" />;
+  if (!shelf || !copies || changes === undefined) return <Place className={css.page} aria-busy="true" />;
   const since = Math.max(0, changes - copies.changes);
-  const pieces = shelf.pieces.length + shelf.unreadable.length;
+  const pieces = shelf.pieces.length + shelf.templates.length + shelf.unreadable.length;
   return (
-    <main className={css.page}>
+    <Place title={say`Kept`} className={css.page}>
       <div className={css.copies}>
         <Answer>{answer()}</Answer>
         <CopyPart copying={copying} copies={copies} />
@@ -36,14 +37,14 @@ export function KeptPage() {
         <RoomPart />
         <OfflinePart />
       </aside>
-    </main>
+    </Place>
   );
 
   function answer(): string {
-    if (pieces === 0) return 'Nothing is kept here yet.';
+    if (pieces === 0) return say`Nothing is kept here yet.`;
     const all = counted(pieces, 'piece', 'pieces');
-    if (copies?.madeAt == null) return `${all}, kept in this browser alone: there is no copy yet.`;
-    if (since === 0) return `${all}, and a copy of everything as it stands.`;
-    return `${counted(since, 'change', 'changes')} since the last copy, made ${dayName(copies.madeAt, now)}.`;
+    if (copies?.madeAt == null) return say`${all}, kept in this browser alone: there is no copy yet.`;
+    if (since === 0) return say`${all}, and a copy of everything as it stands.`;
+    return say`${counted(since, 'change', 'changes')} since the last copy, made ${dayName(copies.madeAt, now)}.`;
   }
 }

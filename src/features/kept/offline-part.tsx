@@ -4,6 +4,8 @@ import { useEffect, useState } from 'react';
 import { askToNotify, canNotify, type NotifyState } from '@/features/timers';
 import { Part } from '@/ui';
 import css from './kept.module.css';
+import { say } from '@/words/say';
+import { sentences } from '@/words';
 
 type Offline = 'kept' | 'coming' | 'none';
 
@@ -35,34 +37,38 @@ export function OfflinePart() {
   }, []);
   if (!offline || !notify) return null;
   return (
-    <Part title="Without the server, and while away">
+    <Part title={say`Without the server, and while away`}>
       <p className={css.line} data-testid="offline">
         {OFFLINE_WORDS[offline]}
       </p>
       <p className={css.line}>
         {NOTIFY_WORDS[notify]}{' '}
         {notify === 'default' && (
-          <Button size="small" variant="outlined" onClick={() => void askToNotify().then(setNotify)}>
-            Allow notifications
-          </Button>
+          <Button
+            size="small"
+            variant="outlined"
+            onClick={() => void askToNotify().then(setNotify)}
+          >{say`Allow notifications`}</Button>
         )}
       </p>
       <p className={css.line}>
-        Closed, it can’t ring: no browser lets a page that is closed. A plan’s calendar file rings on any phone, and
-        what passed meanwhile is told when Fobbet opens.
+        {sentences(
+          say`Closed, it can’t ring: no browser lets a page that is closed.`,
+          say`A plan’s calendar file rings on any phone, and what passed meanwhile is told when Fobbet opens.`,
+        )}
       </p>
     </Part>
   );
 }
 
 const OFFLINE_WORDS: Readonly<Record<Offline, string>> = {
-  kept: 'Every place and station opens without the server. The copy shop and the room’s sensor need it.',
-  coming: 'Fobbet is being kept in this browser; once it is, every place opens without the server.',
-  none: 'This browser does not keep Fobbet itself: it works while its server runs. Pages need https, or localhost.',
+  kept: say`Every place and station opens without the server. The copy shop and the room’s sensor need it.`,
+  coming: say`Fobbet is being kept in this browser; once it is, every place opens without the server.`,
+  none: say`This browser does not keep Fobbet itself: it works while its server runs. Pages need https, or localhost.`,
 };
 const NOTIFY_WORDS: Readonly<Record<NotifyState, string>> = {
-  granted: 'Timers and ripe pieces come up as notifications while Fobbet is open in any window, also a hidden one.',
-  default: 'Notifications tell of timers and ripe pieces while Fobbet is in the background.',
-  denied: 'Notifications are off for this page: the browser’s settings turn them on. Timers ring while it is open.',
-  none: 'This browser has no notifications for pages. Timers ring while Fobbet is open.',
+  granted: say`Timers and ripe pieces come up as notifications while Fobbet is open in any window, also a hidden one.`,
+  default: say`Notifications tell of timers and ripe pieces while Fobbet is in the background.`,
+  denied: say`Notifications are off for this page: the browser’s settings turn them on. Timers ring while it is open.`,
+  none: say`This browser has no notifications for pages. Timers ring while Fobbet is open.`,
 };

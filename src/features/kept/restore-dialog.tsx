@@ -9,6 +9,7 @@ import { SelectField, clockTime, dated, useNow, useUnits } from '@/ui';
 import { RECORD_WORDS, counted, sentenceFor, type FailureCode } from '@/words';
 import type { Failure } from '@/core/shared';
 import css from './kept.module.css';
+import { say } from '@/words/say';
 
 type State =
   | { at: 'reading'; share: number }
@@ -17,15 +18,15 @@ type State =
   | { at: 'taking' };
 
 const PIECE_CHOICES = [
-  { id: 'here', name: 'Keep what is here' },
-  { id: 'file', name: 'Take the file’s' },
-  { id: 'both', name: 'Keep both' },
+  { id: 'here', name: say`Keep what is here` },
+  { id: 'file', name: say`Take the file’s` },
+  { id: 'both', name: say`Keep both` },
 ] as const;
 const REMOVED_CHOICES = [
-  { id: 'here', name: 'Leave it removed' },
-  { id: 'file', name: 'Bring it back' },
+  { id: 'here', name: say`Leave it removed` },
+  { id: 'file', name: say`Bring it back` },
 ] as const;
-const STASH_CHOICES = [...PIECE_CHOICES.slice(0, 2), { id: 'both', name: 'Add what is missing here' }] as const;
+const STASH_CHOICES = [...PIECE_CHOICES.slice(0, 2), { id: 'both', name: say`Add what is missing here` }] as const;
 
 /** What a copy would bring, before anything is touched; where both changed the person chooses. */
 export function RestoreDialog({ file, onClose }: { file: File; onClose: () => void }) {
@@ -63,14 +64,14 @@ export function RestoreDialog({ file, onClose }: { file: File; onClose: () => vo
       choices: { pieces, records },
       now: Date.now(),
       newId,
-      label: 'taking a copy in',
-      copyName: (name) => `${name} (copy)`.slice(0, 120),
+      label: say`taking a copy in`,
+      copyName: (name) => say`${name} (copy)`.slice(0, 120),
     });
     onClose();
     if (!report(restored) || !restored.ok) return;
     const { pieces: taken, pictures } = restored.value;
     notice({
-      text: `Taken in: ${counted(taken, 'piece', 'pieces')}, ${counted(pictures, 'picture', 'pictures')}. What gave way can be undone.`,
+      text: say`Taken in: ${counted(taken, 'piece', 'pieces')}, ${counted(pictures, 'picture', 'pictures')}. What gave way can be undone.`,
       tone: 'success',
     });
   };
@@ -84,22 +85,26 @@ export function RestoreDialog({ file, onClose }: { file: File; onClose: () => vo
       data-testid="restore"
     >
       <DialogTitle component="h2">
-        {state.at === 'read' ? `A copy of ${dated(state.backup.madeAt, 'EEE d MMM HH:mm')}` : `Reading ${file.name}`}
+        {state.at === 'read'
+          ? say`A copy of ${dated(state.backup.madeAt, 'EEE d MMM HH:mm')}`
+          : say`Reading ${file.name}`}
       </DialogTitle>
       <DialogContent>
         {state.at === 'reading' && (
-          <LinearProgress variant="determinate" value={state.share * 100} aria-label="Copy being read and checked" />
+          <LinearProgress
+            variant="determinate"
+            value={state.share * 100}
+            aria-label={say`Copy being read and checked`}
+          />
         )}
-        {state.at === 'taking' && <LinearProgress aria-label="Copy being taken in" />}
+        {state.at === 'taking' && <LinearProgress aria-label={say`Copy being taken in`} />}
         {state.at === 'refused' && <p role="alert">{sentenceFor(state.error, units)}</p>}
         {state.at === 'read' && (
           <>
             <p>{summary(state.comparison)}</p>
-            {bringsNothing(state.comparison) && <p>All that is in it is here already.</p>}
+            {bringsNothing(state.comparison) && <p>{say`All that is in it is here already.`}</p>}
             {state.lacking > 0 && (
-              <p>
-                {counted(state.lacking, 'picture is', 'pictures are')} not in it: they were lost before it was made.
-              </p>
+              <p>{say`${counted(state.lacking, 'picture is', 'pictures are')} not in it: they were lost before it was made.`}</p>
             )}
             <ul className={css.clashes}>
               {state.comparison.pieces
@@ -125,7 +130,7 @@ export function RestoreDialog({ file, onClose }: { file: File; onClose: () => vo
                   <li key={kind}>
                     <span>
                       <b>{RECORD_WORDS[kind]}</b>
-                      <span>differs from what is here</span>
+                      <span>{say`differs from what is here`}</span>
                     </span>
                     <SelectField
                       label={RECORD_WORDS[kind]}
@@ -137,13 +142,13 @@ export function RestoreDialog({ file, onClose }: { file: File; onClose: () => vo
                   </li>
                 ))}
             </ul>
-            <p>Nothing is changed yet. It is taken in whole, or not at all.</p>
+            <p>{say`Nothing is changed yet. It is taken in whole, or not at all.`}</p>
           </>
         )}
       </DialogContent>
       <DialogActions>
         <Button onClick={onClose} disabled={state.at === 'taking'}>
-          {state.at === 'refused' ? 'Close' : 'Take nothing'}
+          {state.at === 'refused' ? say`Close` : say`Take nothing`}
         </Button>
         {state.at === 'read' && (
           <Button
@@ -151,9 +156,7 @@ export function RestoreDialog({ file, onClose }: { file: File; onClose: () => vo
             disabled={bringsNothing(state.comparison)}
             onClick={() => void take(state)}
             data-testid="restore-take"
-          >
-            Take it in
-          </Button>
+          >{say`Take it in`}</Button>
         )}
       </DialogActions>
     </Dialog>
@@ -170,19 +173,19 @@ function summary({ pieces, records, removed, mended }: Comparison): string {
   const count = (fate: ComparedPiece['fate']) => pieces.filter((piece) => piece.fate === fate).length;
   const fresh = records.filter(({ fate }) => fate === 'new').map(({ kind }) => RECORD_WORDS[kind].toLowerCase());
   const parts = [
-    [count('new'), 'new here'],
-    [count('file'), 'newer in the file'],
-    [count('same') + count('here'), 'as they are here, or older'],
-    [count('both') + count('removed'), 'to choose about'],
-    [removed, 'in its bin'],
-    [mended, mended === 1 ? 'lost picture that it brings back' : 'lost pictures that it brings back'],
+    [count('new'), say`new here`],
+    [count('file'), say`newer in the file`],
+    [count('same') + count('here'), say`as they are here, or older`],
+    [count('both') + count('removed'), say`to choose about`],
+    [removed, say`in its bin`],
+    [mended, mended === 1 ? say`lost picture that it brings back` : say`lost pictures that it brings back`],
   ] as const;
   const said = parts.flatMap(([number, text]) => (number > 0 ? [`${number} ${text}`] : []));
   const all = `${counted(pieces.length, 'piece', 'pieces')}${said.length > 0 ? `: ${said.join(', ')}` : ''}.`;
-  return fresh.length > 0 ? `${all} It brings ${fresh.join(', ')} too.` : all;
+  return fresh.length > 0 ? say`${all} It brings ${fresh.join(', ')} too.` : all;
 }
 
 const clashWords = ({ fate, hereAt, fileAt }: ComparedPiece, now: number): string =>
   fate === 'removed'
-    ? `removed here; in the file of ${clockTime(fileAt, now)}`
-    : `here of ${hereAt === null ? 'another time' : clockTime(hereAt, now)}, in the file of ${clockTime(fileAt, now)}`;
+    ? say`removed here; in the file of ${clockTime(fileAt, now)}`
+    : say`here of ${hereAt === null ? say`another time` : clockTime(hereAt, now)}, in the file of ${clockTime(fileAt, now)}`;

@@ -6,6 +6,8 @@ import { NEARLY_FULL, storageRoom, type StorageRoom } from '@/features/shell/sto
 import { Note, Part } from '@/ui';
 import { sizeWords } from '@/words';
 import css from './kept.module.css';
+import { say } from '@/words/say';
+import { sayWith } from '@/ui/say-with';
 
 /** How much of the browser's room is used, and whether it may clear what is kept. */
 export function RoomPart() {
@@ -25,30 +27,36 @@ export function RoomPart() {
     const granted = await navigator.storage.persist();
     setRoom({ ...room, lasting: granted });
     if (!granted)
-      notice({ text: 'The browser did not promise it. Install Fobbet, or keep copies: both are safer.', tone: 'info' });
+      notice({
+        text: say`The browser did not promise it. Install Fobbet, or keep copies: both are safer.`,
+        tone: 'info',
+      });
   };
   const share = room.quota > 0 ? room.used / room.quota : 0;
   return (
-    <Part title="Room in this browser">
+    <Part title={say`Room in this browser`}>
       {room.quota > 0 ? (
         <div className={css.meter} data-full={share >= NEARLY_FULL} data-testid="meter">
-          <LinearProgress variant="determinate" value={Math.min(100, share * 100)} aria-label="Storage used" />
+          <LinearProgress variant="determinate" value={Math.min(100, share * 100)} aria-label={say`Storage used`} />
           <p>
-            <b>{sizeWords(room.used)}</b> of {sizeWords(room.quota)} used
-            {share >= NEARLY_FULL ? ': nearly full. Save a copy, then remove pieces for good.' : '.'}
+            {sayWith`${(<b>{sizeWords(room.used)}</b>)} of ${sizeWords(room.quota)} used.`}
+            {share >= NEARLY_FULL && <> {say`Nearly full: save a copy, then remove pieces for good.`}</>}
           </p>
         </div>
       ) : (
-        <Note>This browser does not say how much room there is.</Note>
+        <Note>{say`This browser does not say how much room there is.`}</Note>
       )}
-      {room.lasting === null && <Note>This browser may clear what a page keeps when its disk is full.</Note>}
-      {room.lasting === true && <Note>The browser has promised not to clear it when the disk gets full.</Note>}
+      {room.lasting === null && <Note>{say`This browser may clear what a page keeps when its disk is full.`}</Note>}
+      {room.lasting === true && <Note>{say`The browser has promised not to clear it when the disk gets full.`}</Note>}
       {room.lasting === false && (
         <p className={css.line}>
-          The browser may clear it when the disk gets full.{' '}
-          <Button size="small" variant="outlined" onClick={() => void ask()} data-testid="persist">
-            Ask it not to
-          </Button>
+          {say`The browser may clear it when the disk gets full.`}{' '}
+          <Button
+            size="small"
+            variant="outlined"
+            onClick={() => void ask()}
+            data-testid="persist"
+          >{say`Ask it not to`}</Button>
         </p>
       )}
     </Part>

@@ -5,6 +5,7 @@ import { useNotice, useReport } from '@/features/shell';
 import { canHandOver, handOver, saveFile } from '@/features/sheets/save-file';
 import { changeCopies, changesOf, copiesOf, database } from '@/storage';
 import { copyName, writeInto } from './folder';
+import { say } from '@/words/say';
 
 export type CopyTarget = 'file' | 'folder' | 'hand-over';
 
@@ -28,7 +29,7 @@ export function useCopies() {
         const { missing } = written.value;
         if (missing.length > 0)
           notice({
-            text: `The files of ${missing.length === 1 ? `“${missing[0]}”` : `${missing.length} pictures`} can’t be found in this browser: the copy is without.`,
+            text: say`The files of ${missing.length === 1 ? `“${missing[0]}”` : say`${missing.length} pictures`} can’t be found in this browser: the copy is without.`,
             tone: 'error',
           });
         return true;
@@ -39,7 +40,7 @@ export function useCopies() {
         return true;
       } catch (error) {
         notice({
-          text: `The copy could not be written (${error instanceof Error ? error.message : String(error)}). Choose another place for it.`,
+          text: say`The copy could not be written (${error instanceof Error ? error.message : String(error)}). Choose another place for it.`,
           tone: 'error',
         });
         return false;

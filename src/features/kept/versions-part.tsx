@@ -2,19 +2,22 @@
 import { useReport } from '@/features/shell';
 import { useVersions } from './use-versions';
 import { Note, Part, TextButton, clockTime, useNow } from '@/ui';
-import { RECORD_WORDS, changeWords, upperFirst } from '@/words';
+import { RECORD_WORDS, changeWords, upperFirst, sentences } from '@/words';
 import type { RecordKind } from '@/records';
 import css from './kept.module.css';
+import { say } from '@/words/say';
 
 const KINDS: readonly RecordKind[] = ['stash', 'agenda', 'room', 'settings'];
 const SHOWN = 8;
 
 /** Changes of stash, hours, room and settings, the latest first: each can be taken back. */
 export const VersionsPart = () => (
-  <Part title="Changes that can be taken back">
+  <Part title={say`Changes that can be taken back`}>
     <Note>
-      Pieces have theirs at each station (Ctrl+Z). These are of what stands beside them; going back to one takes back
-      all that came after it.
+      {sentences(
+        say`Pieces have theirs at each station (Ctrl+Z).`,
+        say`These are of what stands beside them; going back to one takes back all that came after it.`,
+      )}
     </Note>
     {KINDS.map((kind) => (
       <VersionsOf key={kind} kind={kind} />
@@ -37,10 +40,10 @@ function VersionsOf({ kind }: { kind: RecordKind }) {
         {versions.redo && (
           <li>
             <b>{upperFirst(changeWords(kind, versions.redo.what))}</b>
-            <span>taken back</span>
-            <TextButton onClick={() => void step('redo', versions.redo?.mark ?? 0).then(report)}>
-              Do it again
-            </TextButton>
+            <span>{say`taken back`}</span>
+            <TextButton
+              onClick={() => void step('redo', versions.redo?.mark ?? 0).then(report)}
+            >{say`Do it again`}</TextButton>
           </li>
         )}
         {versions.all.slice(0, SHOWN).map(({ mark, at, what }, index) => (
@@ -48,7 +51,7 @@ function VersionsOf({ kind }: { kind: RecordKind }) {
             <b>{upperFirst(changeWords(kind, what))}</b>
             <span>{clockTime(at, now)}</span>
             <TextButton onClick={() => void backTo(index + 1)} testId={`take-back-${kind}-${index}`}>
-              {index === 0 ? 'Take back' : 'Back to before this'}
+              {index === 0 ? say`Take back` : say`Back to before this`}
             </TextButton>
           </li>
         ))}

@@ -1,15 +1,16 @@
 import type { Font } from 'opentype.js';
 import { letteringOutline, type FontId, type LetteringOutline, type TextLayer } from '@/core/picture';
+import { say } from '@/words/say';
 
 /** The shipped fonts by what they look like: never by a maker's name. */
 export const FONT_NAMES: Readonly<Record<FontId, string>> = {
-  oswald: 'Narrow sign',
-  'playfair-display': 'Fine serif',
-  'im-fell-english': 'Old print',
-  'dancing-script': 'Handwriting',
-  'special-elite': 'Typewriter',
-  'alfa-slab-one': 'Bold slab',
-  'stardos-stencil': 'Stencil',
+  oswald: say`Narrow sign`,
+  'playfair-display': say`Fine serif`,
+  'im-fell-english': say`Old print`,
+  'dancing-script': say`Handwriting`,
+  'special-elite': say`Typewriter`,
+  'alfa-slab-one': say`Bold slab`,
+  'stardos-stencil': say`Stencil`,
 };
 
 const loaded = new Map<FontId, Promise<Font>>();

@@ -1,22 +1,35 @@
 'use client';
-import { useEffect, useRef, type CSSProperties } from 'react';
+import { useEffect, useMemo, useRef, type CSSProperties } from 'react';
+import { useStoredPicture } from '@/features/shelf';
 import { drawLook } from '@/workers/look/client';
 import type { LookOrder } from '@/workers/look/protocol';
 
 const FIRST_COARSER = 3;
 
-/** A canvas that the drawing worker keeps current: while one drawing is under way only the newest order waits. */
-export function LookCanvas({
-  order,
-  style,
-  className,
-  testId,
-}: {
+interface CanvasProps {
   order: LookOrder | null;
   style?: CSSProperties;
   className?: string;
   testId?: string | undefined;
-}) {
+}
+
+/** A canvas that the drawing worker keeps current. A blank with a face of its own waits for its picture. */
+export function LookCanvas(props: CanvasProps) {
+  const faceId = props.order?.look?.face?.pictureId;
+  return faceId ? <FacedCanvas {...props} faceId={faceId} /> : <DrawnCanvas {...props} />;
+}
+
+function FacedCanvas({ order, faceId, ...props }: CanvasProps & { faceId: string }) {
+  const face = useStoredPicture(faceId);
+  const faced = useMemo(
+    () => (order && face !== undefined ? { ...order, facePhoto: face?.preview ?? null } : null),
+    [order, face],
+  );
+  return <DrawnCanvas {...props} order={faced} />;
+}
+
+/** While one drawing is under way only the newest order waits. */
+function DrawnCanvas({ order, style, className, testId }: CanvasProps) {
   const canvas = useRef<HTMLCanvasElement>(null);
   const waiting = useRef<LookOrder | null>(null);
   const busy = useRef(false);

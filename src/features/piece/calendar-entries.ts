@@ -2,6 +2,7 @@ import { sealDatesOf, type PiecePlan } from '@/core/stations';
 import type { Piece } from '@/records';
 import type { CalendarEntry } from '@/storage';
 import { sealDateEntry } from '@/words';
+import { say } from '@/words/say';
 
 /** The cure and seal times of a piece as calendar events. Ids stay the same, so that a second import updates. */
 export function calendarEntries(piece: Piece, plan: PiecePlan, now: number): CalendarEntry[] {
@@ -18,14 +19,14 @@ export function calendarEntries(piece: Piece, plan: PiecePlan, now: number): Cal
     entries.push(
       entry(
         'rub-likely',
-        'start rubbing',
-        'Check the sign first: evenly opaque, no cool patch, a corner will not lift.',
+        say`start rubbing`,
+        say`Check the sign first: evenly opaque, no cool patch, a corner will not lift.`,
         plan.cure.clock.likelyAt,
         minutes,
       ),
     );
     if (plan.cure.clock.safeAt > plan.cure.clock.likelyAt)
-      entries.push(entry('rub-safe', 'safe to rub', 'The full time is over.', plan.cure.clock.safeAt, minutes));
+      entries.push(entry('rub-safe', say`safe to rub`, say`The full time is over.`, plan.cure.clock.safeAt, minutes));
   }
   for (const date of sealDatesOf(piece, plan, now)) {
     if (date.at <= now) continue;

@@ -3,7 +3,8 @@ import { DISAGREEMENTS, type Disagreement } from '@/core/craft';
 import { Part } from '@/ui';
 import { useOpenPiece } from './piece-context';
 import css from './piece-page.module.css';
-import { DISAGREEMENT_WORDS } from '@/words';
+import { DISAGREEMENT_WORDS, counted } from '@/words';
+import { say } from '@/words/say';
 
 /** Where schools disagree on what is decided here: both sides, and what Fobbet takes. */
 export function DisagreementNotes({ at }: { at: Disagreement['at'] }) {
@@ -16,14 +17,14 @@ export function DisagreementNotes({ at }: { at: Disagreement['at'] }) {
     : [];
   if (found.length === 0) return null;
   return (
-    <Part title="Where schools disagree">
+    <Part title={say`Where schools disagree`} folded={counted(found.length, 'question', 'questions')}>
       {found.map(({ id }) => (
         <details key={id} className={css.disagreement} data-disagreement={id}>
           <summary>{DISAGREEMENT_WORDS[id].question}</summary>
           <p>{DISAGREEMENT_WORDS[id].oneSide}</p>
           <p>{DISAGREEMENT_WORDS[id].otherSide}</p>
           <p>
-            <b>Taken here:</b> {DISAGREEMENT_WORDS[id].taken}
+            <b>{say`Taken here:`}</b> {DISAGREEMENT_WORDS[id].taken}
           </p>
         </details>
       ))}

@@ -6,6 +6,7 @@ import { Part } from '@/ui';
 import { useOpenPiece } from './piece-context';
 import { MISSING_WORDS, STATION_NAMES } from '@/words';
 import css from './piece-page.module.css';
+import { say } from '@/words/say';
 
 /** What this station can't do without, each with the way to where it is said. */
 export function MissingList({ station }: { station: StationId }) {
@@ -13,7 +14,7 @@ export function MissingList({ station }: { station: StationId }) {
   const missing = missingAt(station, piece, plan);
   if (missing.length === 0) return null;
   return (
-    <Part title="Still needed">
+    <Part title={say`Still needed`}>
       <ul className={css.missing} data-testid="missing">
         {missing.map(({ code, at }) => (
           <li key={code}>

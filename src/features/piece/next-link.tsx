@@ -5,6 +5,7 @@ import Link from 'next/link';
 import type { StationId } from '@/core/stations';
 import { useOpenPiece } from './piece-context';
 import { STATION_NAMES } from '@/words';
+import { say } from '@/words/say';
 
 /** On to another station; quiet where the person has something to do here first. */
 export function NextLink({ station, quiet = false }: { station: StationId; quiet?: boolean }) {
@@ -16,8 +17,6 @@ export function NextLink({ station, quiet = false }: { station: StationId; quiet
       variant={quiet ? 'outlined' : 'contained'}
       endIcon={<ArrowRight size={17} />}
       data-testid="next-station"
-    >
-      On to {STATION_NAMES[station]}
-    </Button>
+    >{say`On to ${STATION_NAMES[station]}`}</Button>
   );
 }

@@ -1,17 +1,28 @@
 'use client';
-import { useState, type ReactNode } from 'react';
-import { dueAt } from '@/core/stations';
-import { DateField, dayName, useNow } from '@/ui';
+import Link from 'next/link';
+import type { ReactNode } from 'react';
+import { dueAt, type StationId } from '@/core/stations';
+import { partsOf, usePlannedPieces } from '@/features/shelf';
+import { setPath } from '@/features/shell/places';
+import { DateField, NameInput, dayName, useNow } from '@/ui';
 import { useOpenPiece } from './piece-context';
 import { PieceFiles } from './piece-files';
+import { STATION_NAMES } from '@/words';
 import css from './piece-head.module.css';
+import { say } from '@/words/say';
+import { sayWith } from '@/ui/say-with';
 
 /** The piece's name and due date, with undo and its files. */
-export function PieceHead({ children }: { children: ReactNode }) {
+export function PieceHead({ station, children }: { station: StationId; children: ReactNode }) {
+  const { piece } = useOpenPiece();
   return (
     <div className={css.head}>
+      <h1 className="unseen">
+        {piece.name}: {STATION_NAMES[station]}
+      </h1>
       <NameField />
-      <DueField />
+      {piece.template ? <span className={css.belongs}>{say`A template: it stands in no plan`}</span> : <DueField />}
+      <InItsSet />
       <div className={css.tools}>
         {children}
         <PieceFiles />
@@ -20,29 +31,31 @@ export function PieceHead({ children }: { children: ReactNode }) {
   );
 }
 
+/** The set it belongs to: what is chosen here holds for all of it. */
+function InItsSet() {
+  const { piece } = useOpenPiece();
+  const { planned } = usePlannedPieces();
+  if (!piece.set) return null;
+  const parts = partsOf(planned, piece.set.id);
+  const at = parts.findIndex((one) => one.piece.id === piece.id);
+  return (
+    <span
+      className={css.belongs}
+      data-testid="in-set"
+    >{sayWith`${at + 1} of ${parts.length} in ${(<Link href={setPath(piece.set.id)}>{piece.set.name}</Link>)}: planned as one`}</span>
+  );
+}
+
 function NameField() {
   const { piece, rename } = useOpenPiece();
-  const [draft, setDraft] = useState<string | null>(null);
-  const commit = () => {
-    const name = draft?.trim().slice(0, 120);
-    if (name && name !== piece.name) rename({ name }, `name “${name}”`);
-    setDraft(null);
-  };
   return (
-    <h1 className={css.title}>
-      <input
-        aria-label="Name of the piece"
-        value={draft ?? piece.name}
-        maxLength={120}
-        onChange={(event) => setDraft(event.target.value)}
-        onBlur={commit}
-        onKeyDown={(event) => {
-          if (event.key === 'Enter') event.currentTarget.blur();
-          if (event.key === 'Escape') setDraft(null);
-        }}
-        size={Math.max(8, (draft ?? piece.name).length)}
+    <div className={css.title}>
+      <NameInput
+        label={say`Name of the piece`}
+        name={piece.name}
+        onCommit={(name) => rename({ name }, say`name “${name}”`)}
       />
-    </h1>
+    </div>
   );
 }
 
@@ -52,10 +65,10 @@ function DueField() {
   const due = dueAt(piece.dueOn);
   return (
     <DateField
-      label="Due date"
+      label={say`Due date`}
       value={piece.dueOn}
-      shown={due === null ? 'Set a due date' : `Due ${dayName(due, now)}`}
-      onCommit={(dueOn) => rename({ dueOn }, 'due date')}
+      shown={due === null ? say`Set a due date` : say`Due ${dayName(due, now)}`}
+      onCommit={(dueOn) => rename({ dueOn }, say`due date`)}
       testId="due-date"
     />
   );

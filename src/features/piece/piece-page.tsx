@@ -7,8 +7,9 @@ import { useCallback, useMemo, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { STATIONS, type StationId } from '@/core/stations';
 import { planPiece, stationStates } from '@/core/plan';
+import { useKeys, useShortcut } from '@/features/shell';
 import { saveRecord } from '@/features/sheets/save-file';
-import { NextRow, UndoButtons, useNow, useUnits } from '@/ui';
+import { Place, NextRow, UndoButtons, useNow, useUnits } from '@/ui';
 import { sentenceFor } from '@/words';
 import { PieceHead } from './piece-head';
 import { PieceProvider, useOpenPiece, type OpenPiece } from './piece-context';
@@ -22,19 +23,20 @@ import { useStash } from '@/features/at-hand';
 import { useLoadedPiece } from './loaded-piece';
 import type { PieceAccess } from './use-piece';
 import css from './piece-page.module.css';
+import { say } from '@/words/say';
 
 const Trouble = dynamic(() => import('./trouble').then((file) => file.Trouble), { ssr: false });
 
 export function PiecePage({ id, station }: { id: string; station: StationId }) {
   const loaded = useLoadedPiece();
   const units = useUnits();
-  if (loaded.state === 'loading') return <main className={css.page} aria-busy="true" />;
+  if (loaded.state === 'loading') return <Place className={css.page} aria-busy="true" />;
   if (loaded.state === 'gone')
-    return <Stop title="This piece is not here" text="It was removed, or never saved in this browser." />;
+    return <Stop title={say`This piece is not here`} text={say`It was removed, or never saved in this browser.`} />;
   if (loaded.state === 'unreadable')
     return (
       <Stop
-        title={`${loaded.name ?? 'This piece'} cannot be opened`}
+        title={say`${loaded.name ?? say`This piece`} cannot be opened`}
         text={sentenceFor(loaded.error, units)}
         data={loaded.data}
       />
@@ -43,18 +45,20 @@ export function PiecePage({ id, station }: { id: string; station: StationId }) {
 }
 
 const Stop = ({ title, text, data }: { title: string; text: string; data?: unknown }) => (
-  <main className={css.stop}>
+  <Place className={css.stop}>
     <h1>{title}</h1>
     <p>{text}</p>
     {data !== undefined && (
       <NextRow apart>
-        <Button variant="outlined" onClick={() => saveRecord(data, title)} data-testid="save-unreadable">
-          Save it as a file
-        </Button>
+        <Button
+          variant="outlined"
+          onClick={() => saveRecord(data, title)}
+          data-testid="save-unreadable"
+        >{say`Save it as a file`}</Button>
       </NextRow>
     )}
-    <Link href="/pieces">To the pieces</Link>
-  </main>
+    <Link href="/pieces">{say`To the pieces`}</Link>
+  </Place>
 );
 
 /** The page looks at the clock every half minute; only what counts down looks more often. */
@@ -101,12 +105,16 @@ function Open({ access, station }: { access: PieceAccess; station: StationId }) 
   return (
     <PieceProvider value={open}>
       <PieceKeys />
-      <main className={css.page} data-saving={access.saving}>
-        <PieceHead>
+      <Place className={css.page} data-saving={access.saving}>
+        <PieceHead station={station}>
           {access.retry && (
-            <Button size="small" color="error" variant="outlined" onClick={access.retry} data-testid="not-kept">
-              Not kept: try again
-            </Button>
+            <Button
+              size="small"
+              color="error"
+              variant="outlined"
+              onClick={access.retry}
+              data-testid="not-kept"
+            >{say`Not kept: try again`}</Button>
           )}
           <UndoRedo />
         </PieceHead>
@@ -116,22 +124,19 @@ function Open({ access, station }: { access: PieceAccess; station: StationId }) 
             <Screen />
           </ToneProvider>
         </div>
-      </main>
+      </Place>
       {access.trouble && <Trouble trouble={access.trouble} settle={access.settle} />}
     </PieceProvider>
   );
 }
 
+const DIGITS = [...'1234567890'];
+
 function PieceKeys() {
   const { piece, undo, redo, turnOver } = useOpenPiece();
   const router = useRouter();
-  useHotkeys(
-    '1,2,3,4,5,6,7,8,9,0',
-    (event) => router.push(`/piece/${piece.id}/${STATIONS[(Number(event.key) + 9) % 10]}`),
-    { useKey: true },
-    [piece.id],
-  );
-  useHotkeys('m', turnOver, [turnOver]);
+  useKeys(DIGITS, (key) => router.push(`/piece/${piece.id}/${STATIONS[(Number(key) + 9) % 10]}`));
+  useShortcut('turn', turnOver);
   useHotkeys('mod+z', undo, { preventDefault: true }, [undo]);
   useHotkeys('mod+shift+z', redo, { preventDefault: true }, [redo]);
   return null;

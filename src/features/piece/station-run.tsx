@@ -7,6 +7,7 @@ import { STATE_WORDS } from '@/words';
 import { useOpenPiece } from './piece-context';
 import { STATION_NAMES } from '@/words';
 import css from './station-run.module.css';
+import { say } from '@/words/say';
 
 /** The ten stations as a tape measure: each with its key and its state. */
 export function StationRun({ current }: { current: StationId }) {
@@ -19,7 +20,7 @@ export function StationRun({ current }: { current: StationId }) {
     if (shown && link) shown.scrollLeft = link.offsetLeft - (shown.clientWidth - link.offsetWidth) / 2;
   }, [current]);
   return (
-    <nav className={css.tape} aria-label="Stations" ref={tape}>
+    <nav className={css.tape} aria-label={say`Stations`} ref={tape}>
       {STATIONS.map((station, index) => (
         <Link
           key={station}
@@ -28,9 +29,7 @@ export function StationRun({ current }: { current: StationId }) {
           data-state={states[station]}
           aria-label={`${STATION_NAMES[station]}, ${STATE_WORDS[states[station]]}`}
         >
-          <span className={css.key} aria-hidden>
-            {(index + 1) % 10}
-          </span>
+          <span className={css.key} data-key={(index + 1) % 10} aria-hidden />
           <span className={css.station}>{STATION_NAMES[station]}</span>
           <StateMark state={states[station]} />
         </Link>

@@ -38,7 +38,7 @@ export interface PieceAccess {
     pictures?: StoredPicture[],
   ) => void;
   /** Lays values over several sections as one change. */
-  changeAll: (patch: JobPatch, label: string) => void;
+  changeAll: (patch: JobPatch, label: string, pictures?: StoredPicture[]) => void;
   rename: (patch: Partial<Pick<Piece, 'name' | 'dueOn'>>, label: string) => void;
   undo: () => void;
   redo: () => void;
@@ -164,7 +164,7 @@ export function usePiece(id: string): Loaded {
     [apply],
   );
   const changeAll: PieceAccess['changeAll'] = useCallback(
-    (patch, label) => apply((piece) => applyPatch(piece, patch), label),
+    (patch, label, pictures) => apply((piece) => applyPatch(piece, patch), label, pictures),
     [apply],
   );
   const rename: PieceAccess['rename'] = useCallback(

@@ -44,7 +44,7 @@ export function useTakePicture(onTaken: (picture: StoredPicture) => void): Pictu
         report(result);
         if (!result.ok) return;
         for (const remark of result.value.remarks) notice({ text: REMARK_WORDS[remark] });
-        onTaken(storedFrom(result.value, { name: file.name, bytes: file.size }));
+        onTaken(storedFrom(result.value, { name: file.name, bytes: result.value.file.size }));
       });
     },
     [finish, report, notice, onTaken],

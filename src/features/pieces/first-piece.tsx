@@ -1,21 +1,25 @@
 'use client';
 import { Button } from '@mui/material';
 import { useDemo } from '@/features/shell';
+import { BeginButton } from '@/features/intake';
 import { useNewPiece } from '@/features/shelf';
 import { ImportBundle } from './import-bundle';
+import { Place } from '@/ui';
 import css from './pieces.module.css';
+import { say } from '@/words/say';
+import { sentences } from '@/words';
 
 const RUN: readonly [string, string][] = [
-  ['Picture', 'crop it, and say whether it has lettering'],
-  ['Surface', 'what the picture goes on, measured'],
-  ['Method', 'which binder works, ranked with reasons'],
-  ['Sheet', 'the mirrored print at exact size'],
-  ['Lay', 'how much to pour, how long it stays open'],
-  ['Cure', 'when to start rubbing in your room'],
-  ['Rub', 'passes and minutes, ticked off'],
-  ['Mend', 'what to touch up'],
-  ['Seal', 'which top coat, when it is hard'],
-  ['Keep', 'what it took, what it cost'],
+  [say`Picture`, say`crop it, and say whether it has lettering`],
+  [say`Surface`, say`what the picture goes on, measured`],
+  [say`Method`, say`which binder works, ranked with reasons`],
+  [say`Sheet`, say`the mirrored print at exact size`],
+  [say`Lay`, say`how much to pour, how long it stays open`],
+  [say`Cure`, say`when to start rubbing in your room`],
+  [say`Rub`, say`passes and minutes, ticked off`],
+  [say`Mend`, say`what to touch up`],
+  [say`Seal`, say`which top coat, when it is hard`],
+  [say`Keep`, say`what it took, what it cost`],
 ];
 
 /** Where nothing is yet: what Fobbet does, and the way into the first piece. */
@@ -23,24 +27,31 @@ export function FirstPiece() {
   const newPiece = useNewPiece();
   const { loading, load } = useDemo();
   return (
-    <main className={css.first}>
+    <Place className={css.first}>
       <div>
-        <h1>Move a printed picture onto wood, canvas, glass or stone.</h1>
+        <h1>{say`Move a printed picture onto wood, canvas, glass or stone.`}</h1>
         <p>
-          Fobbet works out the mirrored print, the medium, the waiting and the rubbing, and keeps the clock while it
-          dries. You need a picture, and a thing to put it on. Everything stays in this browser.
+          {sentences(
+            say`Fobbet works out the mirrored print, the medium, the waiting and the rubbing, and keeps the clock while it dries.`,
+            say`You need a picture, and a thing to put it on.`,
+            say`Everything stays in this browser.`,
+          )}
         </p>
         <div className={css.actions}>
-          <Button variant="contained" size="large" onClick={() => void newPiece()} data-testid="new-piece">
-            Begin your first piece
-          </Button>
+          <BeginButton label={say`Begin with a picture`} size="large" />
+          <Button
+            variant="outlined"
+            size="large"
+            onClick={() => void newPiece()}
+            data-testid="new-piece"
+          >{say`Begin without one`}</Button>
           <Button variant="outlined" size="large" onClick={() => void load()} disabled={loading}>
-            {loading ? 'Loading …' : 'Look round an example'}
+            {loading ? say`Loading …` : say`Look round an example`}
           </Button>
           <ImportBundle />
         </div>
       </div>
-      <ol aria-label="The ten stations of a piece">
+      <ol aria-label={say`The ten stations of a piece`}>
         {RUN.map(([name, words], index) => (
           <li key={name}>
             <span aria-hidden>{index + 1}</span>
@@ -49,6 +60,6 @@ export function FirstPiece() {
           </li>
         ))}
       </ol>
-    </main>
+    </Place>
   );
 }

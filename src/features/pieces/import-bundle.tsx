@@ -8,6 +8,7 @@ import { addPieces, apart, database, type BundledPicture } from '@/storage';
 import { FileButton } from '@/ui';
 import type { FailureCode } from '@/words';
 import { inspectPicture } from '@/workers/picture/client';
+import { say } from '@/words/say';
 
 /** Takes a piece's bundle in: all of it, or nothing and the reason. */
 export function ImportBundle() {
@@ -24,8 +25,8 @@ export function ImportBundle() {
     router.push(`/piece/${result.value.piece.id}/picture`);
     notice({
       text: result.value.copied
-        ? `${result.value.piece.name}: taken in as a copy, the piece was here already.`
-        : `${result.value.piece.name} is here.`,
+        ? say`${result.value.piece.name}: taken in as a copy, the piece was here already.`
+        : say`${result.value.piece.name} is here.`,
       tone: 'success',
     });
   };
@@ -37,7 +38,7 @@ export function ImportBundle() {
       disabled={busy}
       testId="import-bundle"
     >
-      {busy ? 'Reading …' : 'Open a bundle'}
+      {busy ? say`Reading …` : say`Open a bundle`}
     </FileButton>
   );
 }
@@ -54,9 +55,9 @@ async function importBundle(file: File): Promise<Result<{ piece: Piece; copied: 
     pictures.push(stored.value);
   }
   const taken = await database().pieces.get(opened.value.piece.id);
-  const piece = taken
-    ? { ...opened.value.piece, id: newId(), name: `${opened.value.piece.name} (copy)`.slice(0, 120) }
-    : opened.value.piece;
+  // It comes by itself: the set it was in stays where it was.
+  const alone = { ...opened.value.piece, set: null };
+  const piece = taken ? { ...alone, id: newId(), name: say`${alone.name} (copy)`.slice(0, 120) } : alone;
   const mine = await apart(database(), piece, pictures, newId);
   const added = await addPieces(database(), [mine.piece], mine.pictures);
   return added.ok ? ok({ piece: mine.piece, copied: Boolean(taken) }) : added;

@@ -4,6 +4,7 @@ import { rubbedOptics, stageOptics, standingView } from '@/core/render';
 import { LookInSvg, bentLayers, landingOrder, movedLayers, useLayers } from '@/features/look';
 import { useStoredPicture, type PlannedPiece } from '@/features/shelf';
 import { bendFor, shapeKind, type RectMm } from '@/core/shape';
+import { say } from '@/words/say';
 
 const UNKNOWN = { xMm: 0, yMm: 0, widthMm: 240, heightMm: 170 };
 
@@ -81,7 +82,7 @@ export function PieceFigure({ planned, pxPerMm }: { planned: PlannedPiece; pxPer
       height={front.heightMm * pxPerMm}
       viewBox={`${front.xMm} ${front.yMm} ${front.widthMm} ${front.heightMm}`}
       role="img"
-      aria-label={`${piece.name} at its size`}
+      aria-label={say`${piece.name} at its size`}
       style={{
         display: 'block',
         overflow: shapeKind(piece.surface.shape.kind).seenInPart && !view ? 'hidden' : 'visible',

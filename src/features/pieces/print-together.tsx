@@ -2,7 +2,9 @@
 import { Button, LinearProgress } from '@mui/material';
 import { FileDown } from 'lucide-react';
 import Link from 'next/link';
+import { useSearchParams } from 'next/navigation';
 import { useId, useMemo, useState } from 'react';
+import { runSteps } from '@/core/plan';
 import {
   PAPER_IDS,
   areOneSize,
@@ -19,11 +21,13 @@ import {
   type SheetText,
 } from '@/core/sheet';
 import { PageMarks, sheetOrder, sheetText, useSheetItems, useSheetJob, type SheetItem } from '@/features/sheets';
+import { useFinishSteps } from '@/features/agenda';
 import { saveFile } from '@/features/sheets/save-file';
 import { usePlannedPieces, type PlannedPiece } from '@/features/shelf';
 import { useStash } from '@/features/at-hand';
 import { database, savePiece } from '@/storage';
 import {
+  Place,
   Answer,
   FigureField,
   Fields,
@@ -36,11 +40,13 @@ import {
   useClock,
   useUnits,
 } from '@/ui';
-import { sentenceFor } from '@/words';
+import { counted, sentenceFor } from '@/words';
 import { makeSheet } from '@/workers/sheet/client';
 import { NestedLook } from './nested-look';
 import css from './print-together.module.css';
 import { SHEET_WORDS } from '@/words/sheet';
+import { say } from '@/words/say';
+import { sayWith } from '@/ui/say-with';
 
 const PAPERS = PAPER_IDS.filter((id) => id !== 'custom').map((id) => ({
   id,
@@ -58,11 +64,16 @@ export function PrintTogetherPage() {
     () => planned.filter(({ plan }) => plan.surface.print !== null && plan.method.mirrored && plan.sheet.pack?.ok),
     [planned],
   );
-  const [left, setLeft] = useState<ReadonlySet<string>>(new Set());
+  const asked = useSearchParams().get('pieces');
+  // Those that the link names, or all.
+  const wanted = useMemo(() => (asked === null ? null : new Set(asked.split(','))), [asked]);
+  const [turned, setTurned] = useState<ReadonlySet<string>>(new Set());
+  const isLeft = (id: string) => (wanted !== null && !wanted.has(id)) !== turned.has(id);
+  const [packed, setPacked] = useState<readonly string[]>([]);
   const [paper, setPaper] = useState<Exclude<PaperId, 'custom'>>('a4');
   const [spares, setSpares] = useState(0);
   const job = useSheetJob();
-  const chosen = ready.filter(({ piece }) => !left.has(piece.id));
+  const chosen = ready.filter(({ piece }) => !isLeft(piece.id));
   const items = useSheetItems(chosen);
   const repeated = useMemo(
     () => items.flatMap((item) => Array.from({ length: item.job.sheet.copies + spares }, () => item)),
@@ -83,10 +94,10 @@ export function PrintTogetherPage() {
           ),
     [repeated, paper, atHand],
   );
-  const text = useMemo(() => sheetText(repeated, 'Prints together', units.system, 0), [repeated, units.system]);
+  const text = useMemo(() => sheetText(repeated, say`Prints together`, units.system, 0), [repeated, units.system]);
   const made = pack?.ok ? pack.value : null;
   const toggle = (id: string) =>
-    setLeft((before) => {
+    setTurned((before) => {
       const after = new Set(before);
       if (!after.delete(id)) after.add(id);
       return after;
@@ -96,7 +107,10 @@ export function PrintTogetherPage() {
     job.run(
       (onProgress) =>
         makeSheet(sheetOrder(repeated, made, atHand.truth, { ...text, createdAt: new Date(clock()) }), onProgress),
-      (pdf) => saveFile(new Blob([pdf], { type: 'application/pdf' }), 'prints-together.pdf'),
+      (pdf) => {
+        saveFile(new Blob([pdf], { type: 'application/pdf' }), 'prints-together.pdf');
+        setPacked(chosen.map(({ piece }) => piece.id));
+      },
     );
   const sizes = chosen.flatMap(({ plan }) => (plan.surface.print ? [plan.surface.print.picture] : []));
   const plain =
@@ -117,7 +131,7 @@ export function PrintTogetherPage() {
       await savePiece(database(), {
         base: piece,
         mine,
-        label: 'one size for a set',
+        label: say`one size for a set`,
         pictures: [],
         overrule: false,
         now: clock(),
@@ -126,9 +140,9 @@ export function PrintTogetherPage() {
   };
 
   return (
-    <main className={css.page}>
+    <Place className={css.page}>
       <Worksheet>
-        <h1>Print together</h1>
+        <h1>{say`Print together`}</h1>
         <Answer>{answer(made)}</Answer>
         {pack && !pack.ok && <Note>{sentenceFor(pack.error, units)}</Note>}
         {made && (
@@ -139,41 +153,43 @@ export function PrintTogetherPage() {
               onClick={print}
               disabled={job.progress !== null || items.length !== chosen.length}
               data-testid="together-pdf"
-            >
-              Make the PDF
-            </Button>
+            >{say`Make the PDF`}</Button>
             {job.progress !== null && (
               <>
                 <LinearProgress
                   variant="determinate"
                   value={job.progress * 100}
                   sx={{ flex: 1 }}
-                  aria-label="Making the prints"
+                  aria-label={say`Making the prints`}
                 />
-                <Button onClick={job.cancel}>Stop</Button>
+                <Button onClick={job.cancel}>{say`Stop`}</Button>
               </>
             )}
           </NextRow>
         )}
-        <Part title="Pieces">
+        <Printed of={planned.filter(({ piece }) => packed.includes(piece.id))} />
+        <Part title={say`Pieces`}>
           {ready.length === 0 && (
-            <Note>
-              No piece is far enough: each needs its picture, its blank’s size and a method that is laid face down.{' '}
-              <Link href="/pieces">To the pieces</Link>
-            </Note>
+            <Note>{sayWith`No piece is far enough: each needs its picture, its blank’s size and a method that is laid face down. ${(<Link href="/pieces">{say`To the pieces`}</Link>)}`}</Note>
           )}
           {ready.map((one) => (
-            <TickRow key={one.piece.id} checked={!left.has(one.piece.id)} onToggle={() => toggle(one.piece.id)}>
+            <TickRow key={one.piece.id} checked={!isLeft(one.piece.id)} onToggle={() => toggle(one.piece.id)}>
               {one.piece.name}
               <small>{sizeWords(one, units)}</small>
             </TickRow>
           ))}
         </Part>
-        <Part title="Change">
+        <Part title={say`Change`}>
           <Fields>
-            <SelectField label="Paper" value={paper} options={PAPERS} onCommit={setPaper} testId="together-paper" />
+            <SelectField
+              label={say`Paper`}
+              value={paper}
+              options={PAPERS}
+              onCommit={setPaper}
+              testId="together-paper"
+            />
             <FigureField
-              label="Spares of each"
+              label={say`Spares of each`}
               value={spares}
               whole
               min={0}
@@ -185,13 +201,14 @@ export function PrintTogetherPage() {
           {plain && !areOneSize(sizes) && (
             <>
               <NextRow>
-                <Button size="small" variant="outlined" onClick={() => void equal()} data-testid="one-size">
-                  Make them all one size
-                </Button>
+                <Button
+                  size="small"
+                  variant="outlined"
+                  onClick={() => void equal()}
+                  data-testid="one-size"
+                >{say`Make them all one size`}</Button>
               </NextRow>
-              <Note>
-                A set, such as cushions or tiles, looks right only at one size: the largest that all of these hold.
-              </Note>
+              <Note>{say`A set, such as cushions or tiles, looks right only at one size: the largest that all of these hold.`}</Note>
             </>
           )}
         </Part>
@@ -201,15 +218,45 @@ export function PrintTogetherPage() {
           <PageView key={index} layout={layout} index={index} pack={made} items={repeated} text={text} />
         ))}
       </div>
-    </main>
+    </Place>
   );
 
   function answer(value: SheetPack | null): string {
-    if (!value) return chosen.length === 0 ? 'Choose what to print.' : 'These can’t be laid out.';
-    const count = `${value.pages.length} ${value.paper.name} ${value.pages.length === 1 ? 'page' : 'pages'}`;
+    if (!value) return chosen.length === 0 ? say`Choose what to print.` : say`These can’t be laid out.`;
+    const count =
+      value.pages.length === 1 ? say`1 ${value.paper.name} page` : say`${value.pages.length} ${value.paper.name} pages`;
     const saved = value.pagesApart - value.pages.length;
-    return saved > 0 ? `${count}: ${saved} fewer than one by one.` : `${count}.`;
+    return saved > 0 ? say`${count}: ${saved} fewer than one by one.` : `${count}.`;
   }
+}
+
+/** Marks as printed what the file held, once it came out of the printer. */
+function Printed({ of: all }: { of: readonly PlannedPiece[] }) {
+  const { atHand } = useStash();
+  const finish = useFinishSteps();
+  const open = all.flatMap(({ piece, plan }) => {
+    const step = runSteps(piece, plan, atHand.pace).find(
+      ({ step, doneAt }) => step.kind === 'print' && doneAt === null,
+    );
+    return step ? [{ piece, plan, step }] : [];
+  });
+  if (all.length === 0) return null;
+  if (open.length === 0) return <Note>{say`All of them are marked as printed.`}</Note>;
+  const mark = () =>
+    finish(
+      open.map(({ piece, plan, step }) => ({ piece, job: piece, plan, step })),
+      { minutes: null },
+    );
+  return (
+    <NextRow>
+      <Button
+        variant="outlined"
+        onClick={() => void mark()}
+        data-testid="together-printed"
+      >{say`${counted(open.length, 'sheet is', 'sheets are')} printed`}</Button>
+      <Note>{say`Measure the bar on the first sheet before you lay any of them.`}</Note>
+    </NextRow>
+  );
 }
 
 const sizeWords = ({ piece, plan }: PlannedPiece, units: ReturnType<typeof useUnits>): string => {
@@ -245,7 +292,7 @@ function PageView({
         height={heightMm * pxPerMm}
         viewBox={`0 0 ${widthMm} ${heightMm}`}
         role="img"
-        aria-label={`Page ${index + 1}: ${layout.places.map((place) => text.prints[place.print]!.name).join(', ')}`}
+        aria-label={say`Page ${index + 1}: ${layout.places.map((place) => text.prints[place.print]!.name).join(', ')}`}
       >
         <rect width={widthMm} height={heightMm} fill="#fff" stroke="var(--ink)" strokeWidth={1 / pxPerMm} />
         {layout.places.map((placed, at) => {
@@ -273,7 +320,7 @@ function PageView({
           pxPerMm={pxPerMm}
         />
       </svg>
-      <figcaption>Page {index + 1}</figcaption>
+      <figcaption>{say`Page ${index + 1}`}</figcaption>
     </figure>
   );
 }

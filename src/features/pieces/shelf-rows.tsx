@@ -10,14 +10,14 @@ const BESIDE_PX = 46;
 const LEAST_PX = 190;
 
 /** A long shelf in rows, of which only those in sight are drawn. */
-export function ShelfRows({
+export function ShelfRows<P extends PlannedPiece>({
   pieces,
   pxPerMm,
   children,
 }: {
-  pieces: readonly PlannedPiece[];
+  pieces: readonly P[];
   pxPerMm: number;
-  children: (planned: PlannedPiece) => ReactNode;
+  children: (planned: P) => ReactNode;
 }) {
   const frame = useRef<HTMLDivElement>(null);
   const [width, setWidth] = useState(0);
@@ -44,8 +44,8 @@ export function ShelfRows({
   );
 }
 
-function packed(pieces: readonly PlannedPiece[], pxPerMm: number, width: number): PlannedPiece[][] {
-  const rows: PlannedPiece[][] = [];
+function packed<P extends PlannedPiece>(pieces: readonly P[], pxPerMm: number, width: number): P[][] {
+  const rows: P[][] = [];
   let left = 0;
   for (const planned of pieces) {
     const takes = Math.max(LEAST_PX, figureSize(planned).widthMm * pxPerMm + BESIDE_PX);

@@ -4,6 +4,7 @@ import type { PrintBlock, PrintText, SheetPack, SheetText } from '@/core/sheet';
 import type { PrinterTruth } from '@/core/at-hand';
 import type { DrawnLayer } from '@/workers/layers';
 import type { PrintOrder, SheetOrder } from '@/workers/sheet/protocol';
+import { say } from '@/words/say';
 
 /** A piece with what its sheet is made from. */
 export interface SheetItem {
@@ -18,7 +19,8 @@ function printTexts(job: Job, plan: PiecePlan): PrintText[] {
   const blocks = plan.surface.print?.formed.blocks ?? [];
   const edge = job.sheet.form.edge === 'cut' && job.picture.tone.fade !== 'none' ? 'fade' : job.sheet.form.edge;
   return blocks.map(({ part, cut, folds }) => ({
-    name: part === null ? job.name : `${job.name} ${part + 1} of ${plan.surface.blank?.parts.length ?? blocks.length}`,
+    name:
+      part === null ? job.name : say`${job.name} ${part + 1} of ${plan.surface.blank?.parts.length ?? blocks.length}`,
     cut,
     folds,
     edge,

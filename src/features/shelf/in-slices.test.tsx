@@ -1,4 +1,5 @@
 /** @jest-environment jsdom */
+import '@/testing/browser';
 import { act, renderHook, waitFor } from '@testing-library/react';
 import { useInSlices } from './in-slices';
 
@@ -29,7 +30,7 @@ it('very many come bit by bit, in their order, while the page answers', async ()
   const { result } = renderHook(() => useInSlices(inputs, isFresh, slow));
   expect(result.current.whole).toBe(false);
   expect(result.current.results.length).toBeLessThan(100);
-  await waitFor(() => expect(result.current.whole).toBe(true), { timeout: 20_000 });
+  await waitFor(() => expect(result.current.whole).toBe(true));
   clearInterval(heart);
   expect(result.current.results).toEqual(many.map(({ value }) => value * 2));
   expect(beats).toBeGreaterThan(10);

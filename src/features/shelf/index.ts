@@ -1,5 +1,6 @@
 export { ShelfProvider, useShelf } from './shelf';
 export { PlansProvider, isWaiting, usePlannedPieces, type PlannedPiece } from './plans';
-export { useNewPiece } from './use-new-piece';
+export { useFreshPiece, useNewPiece } from './use-new-piece';
+export { partsOf } from './parts-of';
 export { useObjectUrl, useStoredPicture } from './use-picture';
 export { useInSlices } from './in-slices';

@@ -21,6 +21,7 @@ export interface PlannedPiece {
 
 interface Plans {
   planned: readonly PlannedPiece[];
+  templates: readonly PlannedPiece[];
   /** Pieces whose plan failed: a fault of the program, named on the shelf. */
   unplanned: readonly Piece[];
   /** Whether all pieces are among them; with very many some follow in a moment. */
@@ -29,7 +30,7 @@ interface Plans {
   now: number;
 }
 
-const PlansContext = createContext<Plans>({ planned: [], unplanned: [], whole: false, now: 0 });
+const PlansContext = createContext<Plans>({ planned: [], templates: [], unplanned: [], whole: false, now: 0 });
 
 /** The plans of all pieces: each computed once a change of its piece, and when a wait is over. */
 export const usePlannedPieces = (): Plans => useContext(PlansContext);
@@ -57,7 +58,7 @@ export function PlansProvider({ children }: { children: ReactNode }) {
 
   const inputs = useMemo(
     () =>
-      (looked.shelf?.pieces ?? []).map((piece) => {
+      [...(looked.shelf?.pieces ?? []), ...(looked.shelf?.templates ?? [])].map((piece) => {
         const { pictureId } = piece.picture;
         const picture = pictureId ? (looked.shelf?.pictures.get(pictureId) ?? null) : null;
         return { id: piece.id, of: { piece, picture, atHand: looked.atHand, at: looked.at } };
@@ -65,15 +66,16 @@ export function PlansProvider({ children }: { children: ReactNode }) {
     [looked],
   );
   const { results, whole } = useInSlices(inputs, isFresh, planOf);
-  const plans = useMemo<Plans>(
-    () => ({
-      planned: results.filter((result) => 'plan' in result),
+  const plans = useMemo<Plans>(() => {
+    const all = results.filter((result) => 'plan' in result);
+    return {
+      planned: all.filter(({ piece }) => !piece.template),
+      templates: all.filter(({ piece }) => piece.template),
       unplanned: results.flatMap((result) => ('plan' in result ? [] : [result.unplanned])),
       whole: whole && looked.shelf !== undefined,
       now: looked.at,
-    }),
-    [results, whole, looked],
-  );
+    };
+  }, [results, whole, looked]);
 
   useEffect(() => {
     const again = () => setLooked((last) => ({ ...last, at: last.clock() }));

@@ -19,7 +19,9 @@ export function ShelfProvider({ children }: { children: ReactNode }) {
   const [known] = useState<{ pieces: ShelfCache; facts: FactsCache }>(() => ({ pieces: new Map(), facts: new Map() }));
   const shelf = useLiveQuery(async (): Promise<Shelved> => {
     const shelf = await readShelf(database(), known.pieces);
-    const ids = shelf.pieces.map((piece) => piece.picture.pictureId).filter((id) => id !== null);
+    const ids = [...shelf.pieces, ...shelf.templates]
+      .map((piece) => piece.picture.pictureId)
+      .filter((id) => id !== null);
     return { ...shelf, pictures: await knownFacts(database(), ids, known.facts) };
   });
   return <ShelfContext.Provider value={shelf}>{children}</ShelfContext.Provider>;

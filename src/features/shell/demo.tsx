@@ -4,6 +4,7 @@ import { database } from '@/storage';
 import { useClock } from '@/ui';
 import { useNotice } from './notices';
 import { useSettings } from './settings';
+import { say } from '@/words/say';
 
 interface DemoAccess {
   demo: boolean;
@@ -29,7 +30,7 @@ export function DemoProvider({ demo, children }: { demo: boolean; children: Reac
       if (added.ok) change({ room: added.value, sensor: true });
       else if (added.error.code !== 'piece-exists') throw new Error(added.error.message);
     } catch {
-      notice({ text: 'The example could not be loaded. Your own pieces are untouched.', tone: 'error' });
+      notice({ text: say`The example could not be loaded. Your own pieces are untouched.`, tone: 'error' });
     } finally {
       setLoading(false);
     }

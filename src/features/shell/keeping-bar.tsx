@@ -7,6 +7,7 @@ import { changesOf, copiesOf, database } from '@/storage';
 import { counted, sizeWords } from '@/words';
 import { NEARLY_FULL, storageRoom } from './storage-room';
 import css from './unreadable-bar.module.css';
+import { say } from '@/words/say';
 
 const LOOK_EVERY_MS = 10 * MS_PER_MINUTE;
 /** So many changes without a copy are worth a word, but not on the day of the last one. */
@@ -41,11 +42,9 @@ export function KeepingBar() {
     <div role="status" className={css.bar} data-testid={`keeping-${word.kind}`}>
       <p>{word.says}</p>
       <Button size="small" variant="outlined" component={Link} href="/kept">
-        {word.kind === 'full' ? 'See what is kept' : 'Save a copy'}
+        {word.kind === 'full' ? say`See what is kept` : say`Save a copy`}
       </Button>
-      <Button size="small" onClick={later}>
-        Later
-      </Button>
+      <Button size="small" onClick={later}>{say`Later`}</Button>
     </div>
   );
 }
@@ -57,13 +56,13 @@ async function worthSaying(): Promise<Word | null> {
   if (quota > 0 && used / quota >= NEARLY_FULL)
     return {
       kind: 'full',
-      says: `The browser’s room is nearly full: ${sizeWords(used)} of ${sizeWords(quota)}. Save a copy, then remove what you no longer need.`,
+      says: say`The browser’s room is nearly full: ${sizeWords(used)} of ${sizeWords(quota)}. Save a copy, then remove what you no longer need.`,
     };
   const { madeAt, changes: then, folder } = await copiesOf(database());
   const since = (await changesOf(database())) - then;
   if (folder || since < CHANGES_TO_SAY || (madeAt !== null && now - madeAt < QUIET_MS)) return null;
   return {
     kind: 'copy',
-    says: `${counted(since, 'change', 'changes')} ${madeAt === null ? 'and no copy yet' : 'since the last copy'}: what is kept here is kept in this browser alone.`,
+    says: say`${counted(since, 'change', 'changes')} ${madeAt === null ? say`and no copy yet` : say`since the last copy`}: what is kept here is kept in this browser alone.`,
   };
 }

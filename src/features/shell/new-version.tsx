@@ -2,10 +2,11 @@
 import { Button } from '@mui/material';
 import { useService } from './service';
 import css from './unreadable-bar.module.css';
+import { say } from '@/words/say';
 
 const TEXTS = {
-  ready: { says: 'A new version of Fobbet is ready.', does: 'Use it now' },
-  taken: { says: 'A new version of Fobbet was taken into use in another window.', does: 'Reload this one' },
+  ready: { says: say`A new version of Fobbet is ready.`, does: say`Use it now` },
+  taken: { says: say`A new version of Fobbet was taken into use in another window.`, does: say`Reload this one` },
 } as const;
 
 /** Above every place, once there is a new version: it waits until it is asked for. */
@@ -14,7 +15,7 @@ export function NewVersion() {
   if (!news) return null;
   return (
     <div role="status" className={css.bar} data-testid="new-version">
-      <p>{TEXTS[news].says} What you typed is kept first; the page loads anew.</p>
+      <p>{say`${TEXTS[news].says} What you typed is kept first; the page loads anew.`}</p>
       <Button size="small" variant="outlined" onClick={take}>
         {TEXTS[news].does}
       </Button>

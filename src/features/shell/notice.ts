@@ -4,3 +4,11 @@ export interface Notice {
   tone?: 'info' | 'error' | 'success';
   action?: { label: string; run: () => void };
 }
+
+/** One that was said, as the list keeps it until the program is closed. */
+export interface SaidNotice extends Notice {
+  id: number;
+  at: number;
+}
+
+export const NOTICES_KEPT = 30;

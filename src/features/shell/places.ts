@@ -1,10 +1,14 @@
 /** The places of the program, in the order of the top bar. */
+import { say } from '@/words/say';
 export const PLACES = [
-  { href: '/', name: 'Today' },
-  { href: '/pieces', name: 'Pieces' },
-  { href: '/ahead', name: 'Ahead' },
-  { href: '/bench', name: 'Bench' },
-  { href: '/stash', name: 'Stash' },
-  { href: '/faults', name: 'Faults' },
-  { href: '/kept', name: 'Kept' },
+  { href: '/', name: say`Today` },
+  { href: '/pieces', name: say`Pieces` },
+  { href: '/ahead', name: say`Ahead` },
+  { href: '/bench', name: say`Bench` },
+  { href: '/stash', name: say`Stash` },
+  { href: '/faults', name: say`Faults` },
+  { href: '/kept', name: say`Kept` },
 ];
+
+/** The page of a set. */
+export const setPath = (id: string): string => `/pieces/set?id=${encodeURIComponent(id)}`;

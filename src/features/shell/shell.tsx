@@ -5,14 +5,17 @@ import { RoomProvider, StashProvider } from '@/features/at-hand';
 import { PlansProvider, ShelfProvider } from '@/features/shelf';
 import { CureWatch, TimerProvider } from '@/features/timers';
 import { database, tidy } from '@/storage';
-import { ClockProvider, UnitsProvider } from '@/ui';
+import { ClockProvider, ReadingProvider, UnitsProvider } from '@/ui';
 import { DemoProvider } from './demo';
+import { IntakeZone } from '@/features/intake/intake-zone';
+import { FocusMoves } from './focus-moves';
 import { Keeping } from './keeping';
 import { NoticeProvider } from './notices';
 import { SettingsProvider, useSettings } from './settings';
 import { StorageGate } from './storage-gate';
 import { TopBar } from './top-bar';
 import { Unreadable } from './unreadable';
+import { say } from '@/words/say';
 
 /**
  * What stands round every place: settings, clock, notices, what is at hand, all pieces with their plans, the top bar.
@@ -31,29 +34,37 @@ function Environment({ demo, children }: { demo: boolean; children: ReactNode })
   useEffect(() => void tidy(database(), Date.now()), []);
   const { settings } = useSettings();
   const { setMode } = useColorScheme();
+  useEffect(() => {
+    document.documentElement.dataset.more = settings.contrast ? 'contrast' : '';
+  }, [settings.contrast]);
   useEffect(() => setMode(settings.theme === 'auto' ? 'system' : settings.theme), [settings.theme, setMode]);
   return (
     <ClockProvider aheadMs={settings.clockAheadMs}>
       <UnitsProvider value={settings.unitSystem}>
-        <NoticeProvider>
-          <ShelfProvider>
-            <StashProvider>
-              <PlansProvider>
-                <DemoProvider demo={demo}>
-                  <RoomProvider>
-                    <TimerProvider>
-                      <TopBar />
-                      <Keeping />
-                      <Unreadable />
-                      <CureWatch />
-                      {children}
-                    </TimerProvider>
-                  </RoomProvider>
-                </DemoProvider>
-              </PlansProvider>
-            </StashProvider>
-          </ShelfProvider>
-        </NoticeProvider>
+        <ReadingProvider value={settings}>
+          <NoticeProvider>
+            <ShelfProvider>
+              <StashProvider>
+                <PlansProvider>
+                  <DemoProvider demo={demo}>
+                    <RoomProvider>
+                      <TimerProvider>
+                        <a href="#main" className="skip">{say`To the content`}</a>
+                        <FocusMoves />
+                        <TopBar />
+                        <Keeping />
+                        <Unreadable />
+                        <CureWatch />
+                        <IntakeZone />
+                        {children}
+                      </TimerProvider>
+                    </RoomProvider>
+                  </DemoProvider>
+                </PlansProvider>
+              </StashProvider>
+            </ShelfProvider>
+          </NoticeProvider>
+        </ReadingProvider>
       </UnitsProvider>
     </ClockProvider>
   );

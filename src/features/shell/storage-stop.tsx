@@ -3,6 +3,8 @@ import { Button } from '@mui/material';
 import type { NoStorage } from '@/storage';
 import { NO_STORAGE_WORDS } from '@/words';
 import css from './unreadable-bar.module.css';
+import { say } from '@/words/say';
+import { sayWith } from '@/ui/say-with';
 
 /** Where nothing can be kept: why, what to do, and the way on without. */
 export function StorageStop({ why, onGoOn }: { why: NoStorage; onGoOn: () => void }) {
@@ -12,12 +14,12 @@ export function StorageStop({ why, onGoOn }: { why: NoStorage; onGoOn: () => voi
       <h1>{what}</h1>
       <p>{todo}</p>
       <div className={css.ways}>
-        <Button variant="contained" onClick={() => location.reload()}>
-          Reload
-        </Button>
-        <Button variant="outlined" onClick={onGoOn} data-testid="in-memory">
-          Work on without keeping anything
-        </Button>
+        <Button variant="contained" onClick={() => location.reload()}>{say`Reload`}</Button>
+        <Button
+          variant="outlined"
+          onClick={onGoOn}
+          data-testid="in-memory"
+        >{say`Work on without keeping anything`}</Button>
       </div>
     </main>
   );
@@ -25,8 +27,6 @@ export function StorageStop({ why, onGoOn }: { why: NoStorage; onGoOn: () => voi
 
 export const NotKeptBar = () => (
   <div role="alert" className={css.bar} data-testid="not-kept-bar">
-    <p>
-      <b>Not kept.</b> Everything here is gone when this page is closed. Save pieces as bundles to keep them.
-    </p>
+    <p>{sayWith`${(<b>{say`Not kept.`}</b>)} Everything here is gone when this page is closed. Save pieces as bundles to keep them.`}</p>
   </div>
 );

@@ -1,26 +1,39 @@
 'use client';
 import { IconButton } from '@mui/material';
-import { Keyboard, Moon, Sun, SunMoon } from 'lucide-react';
+import { CircleQuestionMark, Moon, Settings2, Sun, SunMoon } from 'lucide-react';
 import dynamic from 'next/dynamic';
 import Link from 'next/link';
 import { usePathname, useRouter } from 'next/navigation';
 import { useState } from 'react';
-import { useHotkeys } from 'react-hotkeys-hook';
 import { MS_PER_HOUR } from '@/core/shared';
 import { useNow, dated } from '@/ui';
 import { RoomReading } from '@/features/at-hand';
 import { useDemo } from './demo';
 import { PLACES } from './places';
 import { useSettings } from './settings';
+import { useShortcut } from './use-shortcut';
 import { useNewPiece } from '@/features/shelf';
 import css from './top-bar.module.css';
+import { say } from '@/words/say';
 
 const THEMES = {
-  auto: { next: 'light', icon: SunMoon, words: 'as the system' },
-  light: { next: 'dark', icon: Sun, words: 'light' },
-  dark: { next: 'auto', icon: Moon, words: 'dark' },
+  auto: { next: 'light', icon: SunMoon, words: say`as the system` },
+  light: { next: 'dark', icon: Sun, words: say`light` },
+  dark: { next: 'auto', icon: Moon, words: say`dark` },
 } as const;
 const KeysDialog = dynamic(() => import('./keys-dialog').then((file) => file.KeysDialog), { ssr: false });
+
+const NAME = 'Fobbet';
+
+/** What is below fills the rest of the screen, however many lines the bar takes. */
+function measured(bar: HTMLElement | null) {
+  if (!bar) return;
+  const watch = new ResizeObserver(() =>
+    document.documentElement.style.setProperty('--bar', `${Math.ceil(bar.getBoundingClientRect().height)}px`),
+  );
+  watch.observe(bar);
+  return () => watch.disconnect();
+}
 
 export function TopBar() {
   const path = usePathname();
@@ -28,19 +41,19 @@ export function TopBar() {
   const [keysOpen, setKeysOpen] = useState(false);
   const newPiece = useNewPiece();
   const flipUnits = () => change({ unitSystem: settings.unitSystem === 'inch' ? 'metric' : 'inch' });
-  useHotkeys('u', flipUnits, [settings]);
+  useShortcut('units', flipUnits);
   const router = useRouter();
-  useHotkeys('b', () => router.push('/bench'), [router]);
-  useHotkeys('n', () => void newPiece(), { preventDefault: true }, [newPiece]);
-  useHotkeys('shift+/, ?', () => setKeysOpen(true), { useKey: true });
+  useShortcut('bench', () => router.push('/bench'));
+  useShortcut('newPiece', () => void newPiece());
+  useShortcut('help', () => setKeysOpen(true));
   const theme = THEMES[settings.theme];
   const ThemeIcon = theme.icon;
   return (
-    <header className={css.bar}>
-      <Link href="/" className={css.name} aria-label="Fobbet, to today">
-        Fobbet
+    <header className={css.bar} ref={measured}>
+      <Link href="/" className={css.name} aria-label={say`${NAME}, to today`}>
+        {NAME}
       </Link>
-      <nav aria-label="Places" className={css.places}>
+      <nav aria-label={say`Places`} className={css.places}>
         {PLACES.map(({ href, name }) => (
           <Link key={href} href={href} aria-current={path === href ? 'page' : undefined}>
             {name}
@@ -51,30 +64,39 @@ export function TopBar() {
         <RoomReading />
         <ClockReading />
         <button
-          title="Units (U)"
+          title={say`Units (U)`}
           className={css.units}
           onClick={flipUnits}
-          aria-label={`Units: ${settings.unitSystem === 'inch' ? 'inches' : 'centimetres'}. Change`}
+          aria-label={say`cm in: units, in use: ${settings.unitSystem === 'inch' ? say`inches` : say`centimetres`}`}
         >
-          <span data-on={settings.unitSystem === 'metric'}>cm</span>
-          <span data-on={settings.unitSystem === 'inch'}>in</span>
+          <span data-on={settings.unitSystem === 'metric'}>{say`cm`}</span>{' '}
+          <span data-on={settings.unitSystem === 'inch'}>{say`in`}</span>
         </button>
         <IconButton
-          title={`Light: ${theme.words}`}
+          title={say`Light: ${theme.words}`}
           size="small"
-          aria-label={`Light: ${theme.words}. Change`}
+          aria-label={say`Light: ${theme.words}. Change`}
           onClick={() => change({ theme: theme.next })}
         >
           <ThemeIcon size={18} />
         </IconButton>
         <IconButton
-          title="Keys (?)"
+          component={Link}
+          href="/help"
+          title={say`Help: words, and how it is worked out`}
           size="small"
-          aria-label="Keys"
-          onClick={() => setKeysOpen(true)}
-          className={css.keysButton}
+          aria-label={say`Help`}
+          aria-current={path === '/help' ? 'page' : undefined}
         >
-          <Keyboard size={18} />
+          <CircleQuestionMark size={18} />
+        </IconButton>
+        <IconButton
+          title={say`Keys and reading (?)`}
+          size="small"
+          aria-label={say`Keys and reading`}
+          onClick={() => setKeysOpen(true)}
+        >
+          <Settings2 size={18} />
         </IconButton>
       </div>
       {keysOpen && <KeysDialog onClose={() => setKeysOpen(false)} />}
@@ -93,16 +115,14 @@ function ClockReading() {
       {dated(now, 'EEE d MMM HH:mm')}
       {demo && (
         <>
-          <button title="Demo clock: an hour ahead" onClick={() => ahead(1)} data-testid="clock-hour">
+          <button title={say`Demo clock: an hour ahead`} onClick={() => ahead(1)} data-testid="clock-hour">
             +1 h
           </button>
-          <button title="Demo clock: eight hours ahead" onClick={() => ahead(8)}>
+          <button title={say`Demo clock: eight hours ahead`} onClick={() => ahead(8)}>
             +8 h
           </button>
           {settings.clockAheadMs > 0 && (
-            <button title="Demo clock: back to now" onClick={() => change({ clockAheadMs: 0 })}>
-              now
-            </button>
+            <button title={say`Demo clock: back to now`} onClick={() => change({ clockAheadMs: 0 })}>{say`now`}</button>
           )}
         </>
       )}

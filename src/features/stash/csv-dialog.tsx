@@ -3,6 +3,7 @@ import { Button, Dialog, DialogActions, DialogContent, DialogTitle } from '@mui/
 import type { StashItem } from '@/records';
 import type { StashCsv } from '@/storage';
 import css from './stash.module.css';
+import { say } from '@/words/say';
 
 /** What a table would bring in, before anything is changed: good rows counted, bad ones named by line. */
 export function CsvDialog({
@@ -19,20 +20,16 @@ export function CsvDialog({
   const renewed = items.filter(({ id }) => known.some((item) => item.id === id)).length;
   return (
     <Dialog open onClose={onClose} maxWidth="sm" fullWidth data-testid="csv-dialog">
-      <DialogTitle component="h2">
-        {items.length} of {items.length + faults.length} rows can be taken in
-      </DialogTitle>
+      <DialogTitle component="h2">{say`${items.length} of ${items.length + faults.length} rows can be taken in`}</DialogTitle>
       <DialogContent>
-        <p>
-          {items.length - renewed} new, {renewed} that replace what is here. Nothing is changed yet.
-        </p>
+        <p>{say`${items.length - renewed} new, ${renewed} that replace what is here. Nothing is changed yet.`}</p>
         {faults.length > 0 && (
           <>
-            <p>These lines stay out:</p>
+            <p>{say`These lines stay out:`}</p>
             <ul className={css.faults}>
               {faults.map(({ line, reason }) => (
                 <li key={line}>
-                  <b>Line {line}</b>: {reason}.
+                  <b>{say`Line ${line}`}</b>: {reason}.
                 </li>
               ))}
             </ul>
@@ -40,10 +37,13 @@ export function CsvDialog({
         )}
       </DialogContent>
       <DialogActions>
-        <Button onClick={onClose}>Take nothing</Button>
-        <Button variant="contained" disabled={items.length === 0} onClick={onTake} data-testid="csv-take">
-          Take in {items.length}
-        </Button>
+        <Button onClick={onClose}>{say`Take nothing`}</Button>
+        <Button
+          variant="contained"
+          disabled={items.length === 0}
+          onClick={onTake}
+          data-testid="csv-take"
+        >{say`Take in ${items.length}`}</Button>
       </DialogActions>
     </Dialog>
   );

@@ -21,6 +21,7 @@ import {
 } from '@/ui';
 import { KIND_NAMES } from './kinds';
 import { BINDER_WORDS, PIGMENT_NAMES, PRINT_WORDS, SEALER_WORDS, upperFirst } from '@/words';
+import { say } from '@/words/say';
 
 const MATERIALS: Readonly<Partial<Record<ItemKind, readonly { id: string; name: string }[]>>> = {
   binder: BINDERS.filter(({ wet, washesOut }) => wet && !washesOut).map(({ id }) => ({
@@ -61,11 +62,11 @@ export function ItemDialog({
   const name = draft.name.trim() || materials?.find(({ id }) => id === draft.material)?.name || '';
   return (
     <Dialog open onClose={onClose} maxWidth="sm" fullWidth>
-      <DialogTitle component="h2">{isNew ? 'New item' : item.name}</DialogTitle>
+      <DialogTitle component="h2">{isNew ? say`New item` : item.name}</DialogTitle>
       <DialogContent>
         <Fields>
           <SelectField
-            label="Kind"
+            label={say`Kind`}
             value={draft.kind}
             options={ITEM_KINDS.map((id) => ({ id, name: KIND_NAMES[id].replace(/s$/, '') }))}
             onCommit={(kind) => set({ kind, unit: UNIT_OF[kind], material: null })}
@@ -73,9 +74,9 @@ export function ItemDialog({
           />
           {materials ? (
             <SelectField
-              label="Which"
+              label={say`Which`}
               value={draft.material}
-              empty="Choose"
+              empty={say`Choose`}
               options={materials.map(({ id, name: words }) => ({ id, name: words }))}
               onCommit={(material) => set({ material })}
               testId="item-material"
@@ -85,7 +86,7 @@ export function ItemDialog({
           )}
           <Wide>
             <LineField
-              label="Name"
+              label={say`Name`}
               value={draft.name}
               placeholder={name}
               onChange={(event) => set({ name: event.target.value })}
@@ -94,7 +95,7 @@ export function ItemDialog({
             />
           </Wide>
           <Amount
-            label="Holds when full"
+            label={say`Holds when full`}
             {...ITEM_BOUNDS.size}
             value={draft.size}
             clearable
@@ -102,22 +103,22 @@ export function ItemDialog({
             testId="item-size"
           />
           <Amount
-            label="Left now"
+            label={say`Left now`}
             {...ITEM_BOUNDS.amount}
             value={left}
             clearable
             onCommit={(amount) => set({ amount, countedAt: clock() })}
-            hint="counted: draws start anew from here"
+            hint={say`counted: draws start anew from here`}
             testId="item-amount"
           />
           <PriceField
-            label="Price when full"
+            label={say`Price when full`}
             value={draft.price}
             onCommit={(price) => set({ price })}
             testId="item-price"
           />
           <DateField
-            label="Opened"
+            label={say`Opened`}
             value={draft.openedOn}
             onCommit={(openedOn) => set({ openedOn })}
             testId="item-opened"
@@ -125,7 +126,7 @@ export function ItemDialog({
           {draft.kind === 'binder' && <LabelFields label={draft.label} onCommit={label} />}
           {draft.kind === 'oven' && (
             <TemperatureField
-              label="Hottest it may go"
+              label={say`Hottest it may go`}
               {...ITEM_BOUNDS.limitC}
               testId="item-limit"
               value={draft.limitC}
@@ -135,7 +136,7 @@ export function ItemDialog({
           )}
           <Wide>
             <WritingField
-              label="Note"
+              label={say`Note`}
               value={draft.note}
               mostCharacters={500}
               onCommit={(note) => set({ note })}
@@ -143,18 +144,19 @@ export function ItemDialog({
             />
           </Wide>
         </Fields>
-        {draft.kind === 'binder' && <Note>What the label says overrules Fobbet’s figures in all your pieces.</Note>}
+        {draft.kind === 'binder' && (
+          <Note>{say`What the label says overrules Fobbet’s figures in all your pieces.`}</Note>
+        )}
       </DialogContent>
       <DialogActions>
-        {!isNew && (
-          <Button color="error" onClick={() => onRemove(item.id)}>
-            Remove
-          </Button>
-        )}
-        <Button onClick={onClose}>Cancel</Button>
-        <Button variant="contained" disabled={!name} onClick={() => onSave({ ...draft, name })} data-testid="item-save">
-          Keep it
-        </Button>
+        {!isNew && <Button color="error" onClick={() => onRemove(item.id)}>{say`Remove`}</Button>}
+        <Button onClick={onClose}>{say`Cancel`}</Button>
+        <Button
+          variant="contained"
+          disabled={!name}
+          onClick={() => onSave({ ...draft, name })}
+          data-testid="item-save"
+        >{say`Keep it`}</Button>
       </DialogActions>
     </Dialog>
   );

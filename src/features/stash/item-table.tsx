@@ -4,6 +4,8 @@ import type { Piece, StashItem } from '@/records';
 import { useUnits, dated, TextButton, noonOf } from '@/ui';
 import type { Wording } from '@/words';
 import css from './stash.module.css';
+import { say } from '@/words/say';
+import { counted } from '@/words';
 
 type Users = readonly Pick<Piece, 'id' | 'name' | 'work'>[];
 
@@ -19,16 +21,20 @@ export function ItemTable({
 }) {
   const units = useUnits();
   const amount = (value: number, { unit }: StashItem) =>
-    unit === 'ml' ? units.volume(value) : `${Number(value.toFixed(0))} ${unit}`;
+    unit === 'ml'
+      ? units.volume(value)
+      : unit === 'sheets'
+        ? counted(Math.round(value), 'sheet', 'sheets')
+        : counted(Math.round(value), 'piece', 'pieces');
   return (
     <Table className={css.table}>
       <TableHead>
         <TableRow>
-          <TableCell>Item</TableCell>
-          <TableCell>Left</TableCell>
-          <TableCell>Price</TableCell>
-          <TableCell>Opened</TableCell>
-          <TableCell>Label, taken by</TableCell>
+          <TableCell>{say`Item`}</TableCell>
+          <TableCell>{say`Left`}</TableCell>
+          <TableCell>{say`Price`}</TableCell>
+          <TableCell>{say`Opened`}</TableCell>
+          <TableCell>{say`Label, taken by`}</TableCell>
         </TableRow>
       </TableHead>
       <TableBody>
@@ -37,9 +43,9 @@ export function ItemTable({
           const full = item.size ?? item.amount;
           const label = [
             item.label.filmUm !== null && units.film(item.label.filmUm),
-            item.label.waitHours !== null && `wait ${item.label.waitHours} h`,
-            item.label.openMinutes !== null && `open ${item.label.openMinutes} min`,
-            item.limitC !== null && `up to ${units.temperature(item.limitC)}`,
+            item.label.waitHours !== null && say`wait ${item.label.waitHours} h`,
+            item.label.openMinutes !== null && say`open ${item.label.openMinutes} min`,
+            item.limitC !== null && say`up to ${units.temperature(item.limitC)}`,
           ].filter((one) => one !== false);
           return (
             <TableRow key={item.id} data-testid="stash-item" data-item={item.id}>
@@ -47,8 +53,8 @@ export function ItemTable({
                 <TextButton onClick={() => onEdit(item)}>{item.name}</TextButton>
               </TableCell>
               <TableCell data-testid="item-left">
-                {left === null ? <span className={css.quiet}>not counted</span> : amount(left, item)}
-                {full !== null && left !== null && <span className={css.of}> of {amount(full, item)}</span>}
+                {left === null ? <span className={css.quiet}>{say`not counted`}</span> : amount(left, item)}
+                {full !== null && left !== null && <span className={css.of}> {say`of ${amount(full, item)}`}</span>}
                 {left !== null && full !== null && full > 0 && item.unit === 'ml' && (
                   <span className={css.level} aria-hidden>
                     <span style={{ width: `${Math.min(100, (left / full) * 100)}%` }} data-low={left / full < 0.2} />
@@ -79,5 +85,5 @@ export function ItemTable({
 /** By a measure that people compare by. */
 const priceOf = (perMl: number, { system, volume }: Wording): string => {
   const ml = system === 'inch' ? 118.294 : 100;
-  return `${(perMl * ml).toFixed(2)} for ${volume(ml)}`;
+  return say`${(perMl * ml).toFixed(2)} for ${volume(ml)}`;
 };

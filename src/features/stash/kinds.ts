@@ -1,13 +1,14 @@
 import type { ItemKind } from '@/records';
+import { say } from '@/words/say';
 
 export const KIND_NAMES: Readonly<Record<ItemKind, string>> = {
-  binder: 'Binders',
-  sealer: 'Sealers',
-  paint: 'Paints',
-  paper: 'Papers',
-  blank: 'Blanks',
-  tool: 'Tools',
-  printer: 'Printers',
-  oven: 'Ovens',
-  brush: 'Brushes',
+  binder: say`Binders`,
+  sealer: say`Sealers`,
+  paint: say`Paints`,
+  paper: say`Papers`,
+  blank: say`Blanks`,
+  tool: say`Tools`,
+  printer: say`Printers`,
+  oven: say`Ovens`,
+  brush: say`Brushes`,
 };

@@ -10,11 +10,13 @@ import { UndoOf } from '@/features/kept/undo-of';
 import { saveFile } from '@/features/sheets/save-file';
 import { ITEM_KINDS, newItem, type StashItem } from '@/records';
 import { leftOf, type StashCsv } from '@/storage';
-import { Answer, FileButton, Note, Part, useClock, useUnits } from '@/ui';
+import { Place, Answer, FileButton, Note, Part, useClock, useUnits } from '@/ui';
 import { ItemTable } from './item-table';
 import { KIND_NAMES } from './kinds';
 import { NeedsList } from './needs-list';
 import css from './stash.module.css';
+import { say } from '@/words/say';
+import { sentences } from '@/words';
 
 const CsvDialog = dynamic(() => import('./csv-dialog').then((file) => file.CsvDialog), { ssr: false });
 const ItemDialog = dynamic(() => import('./item-dialog').then((file) => file.ItemDialog), { ssr: false });
@@ -61,11 +63,11 @@ export function StashPage() {
     }));
     if (!taken) return;
     setCsv(null);
-    notice({ text: `${fresh.length} items taken in.`, tone: 'success' });
+    notice({ text: say`${fresh.length} items taken in.`, tone: 'success' });
   };
 
   return (
-    <main className={css.page}>
+    <Place title={say`Stash`} className={css.page}>
       <div className={css.items}>
         <Answer>{answer()}</Answer>
         <div className={css.tools}>
@@ -74,28 +76,29 @@ export function StashPage() {
             startIcon={<Plus size={16} />}
             onClick={() => setEdited(newItem(newId(), 'binder', '', clock()))}
             data-testid="new-item"
-          >
-            New item
-          </Button>
-          <FileButton variant="outlined" accept=".csv,text/csv" onFile={(file) => void readCsv(file)} testId="csv-in">
-            Take in a table (CSV)
-          </FileButton>
+          >{say`New item`}</Button>
+          <FileButton
+            variant="outlined"
+            accept=".csv,text/csv"
+            onFile={(file) => void readCsv(file)}
+            testId="csv-in"
+          >{say`Take in a table (CSV)`}</FileButton>
           {stash.items.length > 0 && (
             <Button
               variant="outlined"
               startIcon={<Table2 size={16} />}
               onClick={() => void saveCsv()}
               data-testid="csv-out"
-            >
-              Save as a table (CSV)
-            </Button>
+            >{say`Save as a table (CSV)`}</Button>
           )}
           <UndoOf kind="stash" />
         </div>
         {stash.items.length === 0 && (
           <Note>
-            Nothing is written down yet. With a bottle’s size and price Fobbet says what each piece costs, draws down
-            what steps take, and warns before it runs out.
+            {sentences(
+              say`Nothing is written down yet.`,
+              say`With a bottle’s size and price Fobbet says what each piece costs, draws down what steps take, and warns before it runs out.`,
+            )}
           </Note>
         )}
         {ITEM_KINDS.map((kind) => {
@@ -125,17 +128,17 @@ export function StashPage() {
         />
       )}
       {csv && <CsvDialog csv={csv} known={stash.items} onTake={() => void takeCsv(csv)} onClose={() => setCsv(null)} />}
-    </main>
+    </Place>
   );
 
   function answer(): string {
-    if (!schedule) return 'Counting …';
-    if (needs.length === 0) return 'No planned piece needs anything.';
+    if (!schedule) return say`Counting …`;
+    if (needs.length === 0) return say`No planned piece needs anything.`;
     const counted = lacking.filter(({ left }) => left !== null);
     if (counted.length > 0)
-      return `${counted[0]!.name} runs out: ${units.volume(counted[0]!.lacking)} short for ${counted[0]!.pieces.length === 1 ? counted[0]!.pieces[0] : `${counted[0]!.pieces.length} pieces`}.`;
+      return say`${counted[0]!.name} runs out: ${units.volume(counted[0]!.lacking)} short for ${counted[0]!.pieces.length === 1 ? counted[0]!.pieces[0] : say`${counted[0]!.pieces.length} pieces`}.`;
     return lacking.length > 0
-      ? `${lacking.length} materials are needed that are not in the stash.`
-      : 'All planned pieces are covered.';
+      ? say`${lacking.length} materials are needed that are not in the stash.`
+      : say`All planned pieces are covered.`;
   }
 }

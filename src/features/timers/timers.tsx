@@ -4,7 +4,7 @@ import { MS_PER_MINUTE } from '@/core/shared';
 import { createContext, useCallback, useContext, useEffect, useMemo, useRef, type ReactNode } from 'react';
 import { readTimer, type BenchTimer } from '@/records';
 import { database, putTimer, removeTimer } from '@/storage';
-import { span, useClock } from '@/ui';
+import { span, useClock, lasting } from '@/ui';
 import { newId } from '@/features/shell/ids';
 import { useNotice } from '@/features/shell/notices';
 import { useReport } from '@/features/shell/use-report';
@@ -13,6 +13,7 @@ import { callAt } from './call-at';
 import { askOnce, notify } from './notify';
 import { ring, speak } from './sound';
 import { JUMP_MS, clockSetBy } from './true-time';
+import { say } from '@/words/say';
 
 interface TimerAccess {
   timers: readonly BenchTimer[];
@@ -113,8 +114,8 @@ function useRing(timers: readonly BenchTimer[]) {
       if (mine === 0) return;
       const late = now - timer.endsAt > LATE_MS;
       const text = late
-        ? `${timer.label}: time was up ${span(timer.endsAt - now)}, while Fobbet was closed.`
-        : `${timer.label}: time is up.`;
+        ? say`${timer.label}: time was up ${span(timer.endsAt - now)}, while Fobbet was closed.`
+        : say`${timer.label}: time is up.`;
       notice({ text, tone: 'success' });
       if (sound) ring();
       if (speech) speak(text);
@@ -148,7 +149,10 @@ function useSetClock(timers: readonly BenchTimer[]) {
           }
         });
       notice({
-        text: `The clock of this machine was set ${setBy > 0 ? 'ahead' : 'back'} by ${span(Math.abs(setBy)).replace('in ', '')}. Timers run on for the time they had left.`,
+        text:
+          setBy > 0
+            ? say`The clock of this machine was set ahead by ${lasting(setBy)}. Timers run on for the time they had left.`
+            : say`The clock of this machine was set back by ${lasting(setBy)}. Timers run on for the time they had left.`,
       });
     };
     const look = () => {

@@ -1,34 +1,39 @@
 'use client';
 import Link from 'next/link';
-import type { PieceInPlan, Schedule } from '@/features/agenda';
+import { SHELF } from '@/core/schedule';
+import { sum } from '@/core/shared';
+import { thingsOf, type PieceInPlan, type Schedule } from '@/features/agenda';
+import { counted } from '@/words';
 import { useRoomNow } from '@/features/at-hand';
 import { useSettings } from '@/features/shell';
-import { WETNESS_WORDS, WetnessMark, clockTime, span, useNow, useUnits, TextButton } from '@/ui';
+import { WETNESS_WORDS, WetnessMark, clockTime, useNow, useUnits, TextButton, lasting } from '@/ui';
 import { SpareMinutes } from './spare-minutes';
 import css from './today.module.css';
+import { say } from '@/words/say';
+import { sayWith } from '@/ui/say-with';
 
 const READ_FROM: Readonly<Record<ReturnType<typeof useRoomNow>['state'], string>> = {
-  off: 'as last typed at a piece’s Cure',
-  connecting: 'calling the sensor',
-  live: 'read by the simulated sensor just now',
-  silent: 'the sensor is silent; this is what it read last',
-  lost: 'the sensor is lost; this is what it read last',
+  off: say`as last typed at a piece’s Cure`,
+  connecting: say`calling the sensor`,
+  live: say`read by the simulated sensor just now`,
+  silent: say`the sensor is silent; this is what it read last`,
+  lost: say`the sensor is lost; this is what it read last`,
 };
 
 /** Every drying piece with its wetness and the time left, and the room that dries it. */
 export function Rack({ schedule }: { schedule: Schedule }) {
   const now = useNow();
-  const drying = schedule.pieces.map((inPlan) => dryingOf(inPlan, now)).filter((one) => one !== null);
+  const drying = thingsOf(schedule.pieces).flatMap(({ key, name, href, pieces }) => {
+    const own = pieces.map((inPlan) => dryingOf(inPlan, now)).filter((one) => one !== null);
+    return pieces.length > 1 ? togetherOf(own, { id: key, name, href }) : own;
+  });
   const places = schedule.agenda.places.rack;
+  const { occupied } = schedule.built.instance;
+  const taken = sum(occupied.filter(({ place }) => place === 'rack').map(({ room }) => room)) / SHELF;
   return (
-    <aside className={css.rack} aria-label="Rack and room">
-      <h2>
-        Rack{' '}
-        <span className={css.places}>
-          {drying.length} of {places} places
-        </span>
-      </h2>
-      {drying.length === 0 && <p className={css.quiet}>Nothing is drying.</p>}
+    <aside className={css.rack} aria-label={say`Rack and room`}>
+      <h2>{sayWith`Rack ${(<span className={css.places}>{say`${Number(taken.toFixed(1))} of ${counted(places, 'shelf', 'shelves')} taken`}</span>)}`}</h2>
+      {drying.length === 0 && <p className={css.quiet}>{say`Nothing is drying.`}</p>}
       <ul>
         {drying.map((one) => (
           <RackRow key={one.id} row={one} now={now} />
@@ -50,6 +55,30 @@ interface Drying {
   untilAt: number | null;
 }
 
+/** Of a set one row for what dries alike: until the first of it is ready. */
+function togetherOf(own: readonly Drying[], set: Pick<Drying, 'id' | 'name' | 'href'>): Drying[] {
+  const rows = new Map<string, Drying[]>();
+  for (const one of own) {
+    const key = `${one.what} ${one.untilAt === null}`;
+    rows.set(key, [...(rows.get(key) ?? []), one]);
+  }
+  return [...rows].flatMap(([key, [first, ...others]]) =>
+    first
+      ? {
+          ...first,
+          ...set,
+          id: `${set.id} ${key}`,
+          name: `${set.name} (${1 + others.length})`,
+          fromAt: Math.min(first.fromAt, ...others.map(({ fromAt }) => fromAt)),
+          untilAt:
+            first.untilAt === null
+              ? null
+              : Math.min(first.untilAt, ...others.map(({ untilAt }) => untilAt ?? Infinity)),
+        }
+      : [],
+  );
+}
+
 /** What of a piece is drying: its laid print, or a coat of sealer. */
 function dryingOf({ planned: { piece, plan } }: PieceInPlan, now: number): Drying | null {
   const {
@@ -65,7 +94,7 @@ function dryingOf({ planned: { piece, plan } }: PieceInPlan, now: number): Dryin
           name: piece.name,
           href: `/piece/${piece.id}/seal`,
           wetness: 'tacky',
-          what: 'sealer drying',
+          what: say`sealer drying`,
           fromAt: coatAt,
           untilAt,
         }
@@ -94,7 +123,7 @@ function RackRow({ row, now }: { row: Drying; now: number }) {
           <b>{name}</b>
           <span>
             {what}
-            {untilAt === null ? ': ready to rub' : `, ${span(untilAt - now).replace('in ', '')} left`}
+            {untilAt === null ? <>: {say`ready to rub`}</> : <>, {say`${lasting(untilAt - now)} left`}</>}
           </span>
         </span>
         <span className={css.until}>{untilAt === null ? 'now' : clockTime(untilAt, now)}</span>
@@ -114,13 +143,13 @@ function Room() {
   const air = now.reading ?? settings.room;
   return (
     <section className={css.room}>
-      <h2>Room</h2>
+      <h2>{say`Room`}</h2>
       <p data-state={now.state} data-testid="room-now">
         <b>{units.temperature(air.temperatureC)}</b> <b>{Math.round(air.humidityPercent)} %</b>
       </p>
       <p className={css.quiet}>{READ_FROM[now.state]}</p>
       <TextButton onClick={() => change({ sensor: !settings.sensor })} testId="sensor-switch">
-        {settings.sensor ? 'Stop listening to the sensor' : 'Listen to the simulated sensor'}
+        {settings.sensor ? say`Stop listening to the sensor` : say`Listen to the simulated sensor`}
       </TextButton>
     </section>
   );

@@ -1,12 +1,13 @@
 'use client';
 import Link from 'next/link';
-import { MS_PER_MINUTE } from '@/core/shared';
 import { useMemo, useState } from 'react';
 import { spareSteps } from '@/core/schedule';
-import type { Schedule } from '@/features/agenda';
-import { formatDuration } from '@/core/measure';
+import { storedPlaced, type Schedule } from '@/features/agenda';
+import { formatDuration } from '@/words/figures';
 import css from './today.module.css';
-import { stepTitle } from '@/words';
+import { stepTitle, remarks } from '@/words';
+import { say } from '@/words/say';
+import { sayWith } from '@/ui/say-with';
 
 const CHOICES = [10, 20, 40] as const;
 const SHOWN = 3;
@@ -16,35 +17,26 @@ export function SpareMinutes({ schedule }: { schedule: Schedule }) {
   const [minutes, setMinutes] = useState<number>(20);
   const { built, agenda, entries } = schedule;
   const found = useMemo(() => {
-    const starts = Float64Array.from(built.steps, ({ id }) =>
-      agenda.starts[id] === undefined ? NaN : (agenda.starts[id] - built.originAt) / MS_PER_MINUTE,
-    );
-    return spareSteps(built.instance, starts, minutes)
+    return spareSteps(built.instance, storedPlaced(built, agenda), minutes)
       .slice(0, SHOWN)
       .map((index) => entries.find(({ key }) => key === built.steps[index]!.id))
       .filter((entry) => entry !== undefined);
-  }, [built, agenda.starts, entries, minutes]);
+  }, [built, agenda, entries, minutes]);
   return (
     <section className={css.spare} data-testid="spare">
-      <h2>
-        With{' '}
-        {CHOICES.map((choice) => (
-          <button key={choice} type="button" aria-pressed={choice === minutes} onClick={() => setMinutes(choice)}>
-            {choice}
-          </button>
-        ))}{' '}
-        spare minutes now
-      </h2>
+      <h2>{sayWith`With ${CHOICES.map((choice) => (
+        <button key={choice} type="button" aria-pressed={choice === minutes} onClick={() => setMinutes(choice)}>
+          {choice}
+        </button>
+      ))} spare minutes now`}</h2>
       {found.length === 0 ? (
-        <p className={css.quiet}>Nothing fits into them without upsetting the plan.</p>
+        <p className={css.quiet}>{say`Nothing fits into them without upsetting the plan.`}</p>
       ) : (
         <ul>
           {found.map((entry) => (
-            <li key={entry.key}>
-              <Link href={`/bench?step=${encodeURIComponent(entry.key)}`}>{stepTitle(entry.step.title)}</Link>,{' '}
-              {entry.piece.name}, {entry.step.handsMinutes} min
-              {entry.step.waitHours > 0 ? `: its ${formatDuration(entry.step.waitHours)} of waiting begin sooner` : ''}
-            </li>
+            <li
+              key={entry.key}
+            >{sayWith`${(<Link href={`/bench?step=${encodeURIComponent(entry.key)}`}>{stepTitle(entry.step.title)}</Link>)}, ${entry.piece.name}, ${remarks(say`${entry.minutes} min`, entry.step.waitHours > 0 && say`its ${formatDuration(entry.step.waitHours)} of waiting begin sooner`)}`}</li>
           ))}
         </ul>
       )}

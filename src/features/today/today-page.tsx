@@ -2,14 +2,27 @@
 import { Button } from '@mui/material';
 import { MS_PER_HOUR } from '@/core/shared';
 import Link from 'next/link';
-import { Gathering, useSchedule, type PlanEntry, type Schedule } from '@/features/agenda';
+import {
+  Gathering,
+  benchPath,
+  doersOf,
+  lateThings,
+  namedOf,
+  rowsByClock,
+  useSchedule,
+  type PlanRow,
+  type Schedule,
+} from '@/features/agenda';
 import { FirstPiece } from '@/features/pieces';
 import { useNewPiece, useShelf } from '@/features/shelf';
-import { Answer, TextButton, clockTime, dated, dayName, formatHours, useNow } from '@/ui';
+import { Place, Answer, NextRow, TextButton, clockTime, dated, dayName, formatHours, useNow, useUnits } from '@/ui';
+import { AtAnHour } from './at-an-hour';
 import { AtTheDesk } from './at-the-desk';
 import { Rack } from './rack';
 import css from './today.module.css';
-import { counted, lowerFirst, stepTitle, upperFirst } from '@/words';
+import { batchTitle, counted, listOf, lowerFirst, sittingWords, stepTitle, upperFirst } from '@/words';
+import { say } from '@/words/say';
+import { sayWith } from '@/ui/say-with';
 
 const HOURS_SHOWN = 40;
 const LEAST_SHOWN = 5;
@@ -22,21 +35,48 @@ export function TodayPage() {
   if (!schedule) return <Gathering className={css.page} />;
   if (schedule.pieces.length === 0)
     return shelf && shelf.pieces.length > 0 ? <AllFinished count={shelf.pieces.length} /> : <FirstPiece />;
-  const entries = byClock(schedule.entries);
+  const rows = rowsByClock(schedule.entries);
   return (
-    <main className={css.page}>
+    <Place title={say`Today`} className={css.page}>
       <div className={css.hands}>
-        <TodayAnswer entries={entries} placing={schedule.answer === null} schedule={schedule} />
+        <TodayAnswer rows={rows} placing={schedule.answer === null} schedule={schedule} />
         <Late schedule={schedule} />
+        <AtAnHour schedule={schedule} />
         <AssumedHours schedule={schedule} />
-        <HandsList entries={entries} />
+        <HandsList rows={rows} helpers={schedule.agenda.helpers} />
         <AtTheDesk schedule={schedule} />
-        <Button variant="outlined" onClick={() => void newPiece()} data-testid="new-piece">
-          New piece
-        </Button>
+        <NextRow>
+          <Button variant="outlined" onClick={() => void newPiece()} data-testid="new-piece">{say`New piece`}</Button>
+          <PrintDay schedule={schedule} rows={rows} />
+        </NextRow>
       </div>
       <Rack schedule={schedule} />
-    </main>
+    </Place>
+  );
+}
+
+/** The first day with work for hands, on one page. */
+function PrintDay({ schedule, rows }: { schedule: Schedule; rows: PlanRow[] }) {
+  const now = useNow();
+  const units = useUnits();
+  const day = (row: PlanRow) => dayName(Math.max(now, row.startAt), now);
+  const [first] = rows;
+  if (!first) return null;
+  const print = async () => {
+    const { saveDayCard } = await import('@/features/work-card/save-work-card');
+    const plans = new Map(schedule.pieces.map(({ planned: { piece }, foreseen }) => [piece.id, foreseen]));
+    await saveDayCard(
+      rows.filter((row) => day(row) === day(first)),
+      plans,
+      { now, units },
+    );
+  };
+  return (
+    <Button
+      variant="text"
+      onClick={() => void print()}
+      data-testid="print-day"
+    >{say`${upperFirst(day(first))} on paper`}</Button>
   );
 }
 
@@ -44,75 +84,73 @@ export function TodayPage() {
 function AssumedHours({ schedule: { agenda, change, entries } }: { schedule: Schedule }) {
   if (agenda.hoursSaid || entries.length === 0) return null;
   return (
-    <p className={css.assumed} data-testid="assumed-hours">
-      Planned as if your hands were free {hoursInWords(agenda.weekly)}.{' '}
-      <TextButton onClick={() => void change({ hoursSaid: true })}>That is right</TextButton> or{' '}
-      <Link href="/ahead#hours">say your hours</Link>.
-    </p>
+    <p
+      className={css.assumed}
+      data-testid="assumed-hours"
+    >{sayWith`Planned as if your hands were free ${hoursInWords(agenda.weekly)}. ${(<TextButton onClick={() => void change({ hoursSaid: true })}>{say`That is right`}</TextButton>)} or ${(<Link href="/ahead#hours">{say`say your hours`}</Link>)}.`}</p>
   );
 }
 
 /** "18:00–21:00 on working days, 10:00–18:00 at weekends"; the days that are like each other together. */
 function hoursInWords(weekly: Schedule['agenda']['weekly']): string {
   const [weekend, ...days] = [weekly[6] ?? [], ...weekly.slice(1, 6)].map(
-    (spans) => formatHours(spans) || 'not at all',
+    (spans) => formatHours(spans) || say`not at all`,
   );
-  return `${days[0]} on working days and ${weekend} at weekends`;
+  return say`${days[0]} on working days and ${weekend} at weekends`;
 }
-
-type Placed = PlanEntry & { startAt: number; endAt: number };
-const byClock = (entries: readonly PlanEntry[]): Placed[] =>
-  entries
-    .filter((entry): entry is Placed => entry.startAt !== null && entry.endAt !== null)
-    .sort((a, b) => a.startAt - b.startAt);
 
 /** Every piece is finished: said so, with what comes next. */
 function AllFinished({ count }: { count: number }) {
   const newPiece = useNewPiece();
   return (
-    <main className={css.page}>
+    <Place title={say`Today`} className={css.page}>
       <div className={css.hands} data-testid="all-finished">
-        <Answer>
-          {count === 1 ? 'Your piece is finished' : `All ${count} pieces are finished`}: nothing waits for your hands.
-        </Answer>
-        <p className={css.quiet}>
-          Begin the next one, or look at what you <Link href="/pieces">made</Link> and noted for it.
-        </p>
-        <Button variant="contained" onClick={() => void newPiece()} data-testid="new-piece">
-          New piece
-        </Button>
+        <Answer>{say`${count === 1 ? say`Your piece is finished` : say`All ${count} pieces are finished`}: nothing waits for your hands.`}</Answer>
+        <p
+          className={css.quiet}
+        >{sayWith`Begin the next one, or look at what you ${(<Link href="/pieces">{say`made`}</Link>)} and noted for it.`}</p>
+        <Button variant="contained" onClick={() => void newPiece()} data-testid="new-piece">{say`New piece`}</Button>
       </div>
-    </main>
+    </Place>
   );
 }
 
-function TodayAnswer({ entries, placing, schedule }: { entries: Placed[]; placing: boolean; schedule: Schedule }) {
+function TodayAnswer({ rows, placing, schedule }: { rows: PlanRow[]; placing: boolean; schedule: Schedule }) {
   const now = useNow();
-  const [first] = entries;
-  const late = schedule.pieces.filter(({ lateMs }) => lateMs > 0);
+  const [first] = rows;
+  const late = lateThings(schedule.pieces);
   if (late[0])
     return (
       <Answer stop>
         {late.length === 1
-          ? `${late[0].planned.piece.name} will not make it.`
-          : `${late.length} pieces will not make it, ${late[0].planned.piece.name} first.`}
+          ? say`${late[0].name} will not make it.`
+          : say`${late.length} will not make it, ${late[0].name} first.`}
       </Answer>
     );
-  if (!first && placing) return <Answer>Placing the steps …</Answer>;
-  if (!first) return <Answer>No hands needed: what is left waits for you at the desk.</Answer>;
+  if (!first && placing) return <Answer>{say`Placing the steps …`}</Answer>;
+  if (!first) return <Answer>{say`No hands needed: what is left waits for you at the desk.`}</Answer>;
   return (
     <Answer>
       {first.startAt <= now
-        ? `${stepTitle(first.step.title)}: ${first.piece.name}.`
-        : `Hands free until ${clockTime(first.startAt, now)}. Then ${lowerFirst(stepTitle(first.step.title))}: ${first.piece.name}.`}
+        ? `${rowTitle(first)}${ofPiece(first)}.`
+        : say`Hands free until ${clockTime(first.startAt, now)}. Then ${lowerFirst(rowTitle(first))}${ofPiece(first)}.`}
     </Answer>
   );
 }
 
-function HandsList({ entries }: { entries: Placed[] }) {
+/** What a row of the plan is called, and the one piece it is about. */
+const rowTitle = ({ entries: [first, ...others] }: PlanRow): string => {
+  if (!first) return '';
+  const titles = [first, ...others].map(({ step }) => stepTitle(step.title));
+  return others.length > 0 ? batchTitle(first.step.work, titles) : stepTitle(first.step.title);
+};
+const ofPiece = ({ entries }: PlanRow): string => (entries.length === 1 ? `: ${entries[0]?.piece.name ?? ''}` : '');
+
+function HandsList({ rows, helpers }: { rows: PlanRow[]; helpers: Schedule['agenda']['helpers'] }) {
   const now = useNow();
-  const near = entries.filter((entry, index) => index < LEAST_SHOWN || entry.startAt < now + HOURS_SHOWN * MS_PER_HOUR);
-  const days = [...new Map(near.map((entry) => [dayName(Math.max(now, entry.startAt), now), entry])).keys()];
+  const near = rows.filter((row, index) => index < LEAST_SHOWN || row.startAt < now + HOURS_SHOWN * MS_PER_HOUR);
+  const days = [...new Set(near.map((row) => dayName(Math.max(now, row.startAt), now)))];
+  const more = rows.slice(near.length).reduce((count, { entries }) => count + entries.length, 0);
   return (
     <>
       {days.map((day) => (
@@ -120,57 +158,79 @@ function HandsList({ entries }: { entries: Placed[] }) {
           <h2>{upperFirst(day)}</h2>
           <ol className={css.steps}>
             {near
-              .filter((entry) => dayName(Math.max(now, entry.startAt), now) === day)
-              .map((entry) => (
-                <HandsRow key={entry.key} entry={entry} now={now} first={entry === near[0]} />
+              .filter((row) => dayName(Math.max(now, row.startAt), now) === day)
+              .map((row) => (
+                <HandsRow key={row.key} row={row} now={now} first={row === near[0]} helpers={helpers} />
               ))}
           </ol>
         </section>
       ))}
-      {entries.length > near.length && (
+      {more > 0 && (
         <p className={css.quiet}>
-          {counted(entries.length - near.length, 'more step', 'more steps')}: <Link href="/ahead">look ahead</Link>.
+          {counted(more, 'more step', 'more steps')}: <Link href="/ahead">{say`look ahead`}</Link>.
         </p>
       )}
     </>
   );
 }
 
-function HandsRow({ entry, now, first }: { entry: Placed; now: number; first: boolean }) {
-  const due = entry.startAt <= now;
+function HandsRow({
+  row,
+  now,
+  first,
+  helpers,
+}: {
+  row: PlanRow;
+  now: number;
+  first: boolean;
+  helpers: Schedule['agenda']['helpers'];
+}) {
+  const [entry, ...others] = row.entries;
+  if (!entry) return null;
+  const due = row.startAt <= now;
+  const isBatch = others.length > 0;
+  const doers = doersOf(entry, helpers);
   return (
-    <li className={css.step} data-testid="hands-step" data-step={entry.key}>
-      <span className={css.time}>{due ? 'now' : dated(entry.startAt, 'HH:mm')}</span>
+    <li className={css.step} data-testid={isBatch ? 'hands-batch' : 'hands-step'} data-step={entry.key}>
+      <span className={css.time}>{due ? 'now' : dated(row.startAt, 'HH:mm')}</span>
       <span className={css.what}>
-        <b>{stepTitle(entry.step.title)}</b>
-        <Link href={`/piece/${entry.piece.id}/${entry.step.station}`}>{entry.piece.name}</Link>
+        <b>{rowTitle(row)}</b>
+        <span>
+          {namedOf(row).map(({ key, name, href, entries: [own] }, index) => (
+            <span key={key}>
+              {index > 0 && ', '}
+              <Link href={href}>{name}</Link>
+              {own?.sitting && `: ${sittingWords(own.sitting)}`}
+            </span>
+          ))}
+          {doers && ` · ${listOf(doers)}`}
+          {!doers && entry.step.people === 2 && <> · {say`ask for a second pair of hands`}</>}
+        </span>
       </span>
-      <span className={css.minutes}>{entry.step.handsMinutes} min</span>
+      <span className={css.minutes}>{say`${row.minutes} min`}</span>
       <Link
-        href={`/bench?step=${encodeURIComponent(entry.key)}`}
+        href={benchPath(row)}
         className={css.start}
         data-first={first}
-        aria-label={`Start at the bench: ${stepTitle(entry.step.title)}, ${entry.piece.name}`}
+        aria-label={say`Start at the bench: ${rowTitle(row)}${ofPiece(row)}`}
         data-testid="start-step"
-      >
-        Start
-      </Link>
+      >{say`Start`}</Link>
     </li>
   );
 }
 
 /** What can't make its date, in one line each. */
 function Late({ schedule }: { schedule: Schedule }) {
-  const late = schedule.pieces.filter(({ lateMs }) => lateMs > 0);
+  const late = lateThings(schedule.pieces);
   const now = useNow();
   if (late.length === 0) return null;
   return (
     <section data-testid="late-today">
-      {late.map(({ planned: { piece }, finishAt, dueAt }) => (
-        <p key={piece.id} className={css.late}>
-          <b>{piece.name}</b> is done {finishAt === null ? 'late' : dayName(finishAt, now)}, due{' '}
-          {dueAt === null ? '' : dayName(dueAt, now)}. <Link href="/ahead">What would help</Link>
-        </p>
+      {late.map(({ key, name, finishAt, dueAt }) => (
+        <p
+          key={key}
+          className={css.late}
+        >{sayWith`${(<b>{name}</b>)} is done ${finishAt === null ? say`late` : dayName(finishAt, now)}, due ${dueAt === null ? '' : dayName(dueAt, now)}. ${(<Link href="/ahead">{say`What would help`}</Link>)}`}</p>
       ))}
     </section>
   );

@@ -4,18 +4,15 @@ import { useLiveQuery } from 'dexie-react-hooks';
 import { saveRecord } from '@/features/sheets/save-file';
 import { database } from '@/storage';
 import { PlaceTrouble } from './place-trouble';
+import { say } from '@/words/say';
 
 /** A piece whose page stopped, by its name, with the piece as a file. */
 export function PieceTrouble({ id, message, onRetry }: { id: string; message: string; onRetry: () => void }) {
   const stored = useLiveQuery(() => database().pieces.get(id), [id]);
-  const name = stored?.name ?? 'This piece';
+  const name = stored?.name ?? say`This piece`;
   return (
-    <PlaceTrouble title={`${name} cannot be shown`} message={message} onRetry={onRetry}>
-      {stored && (
-        <Button variant="outlined" onClick={() => saveRecord(stored, name)}>
-          Save it as a file
-        </Button>
-      )}
+    <PlaceTrouble title={say`${name} cannot be shown`} message={message} onRetry={onRetry}>
+      {stored && <Button variant="outlined" onClick={() => saveRecord(stored, name)}>{say`Save it as a file`}</Button>}
     </PlaceTrouble>
   );
 }

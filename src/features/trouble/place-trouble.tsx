@@ -3,12 +3,14 @@ import { Button } from '@mui/material';
 import Link from 'next/link';
 import type { ReactNode } from 'react';
 import { PLACES } from '@/features/shell/places';
-import { NextRow } from '@/ui';
+import { Place, NextRow } from '@/ui';
 import css from './trouble.module.css';
+import { say } from '@/words/say';
+import { sentences } from '@/words';
 
 /** A place that stopped: what is kept is untouched, and the others work. */
 export function PlaceTrouble({
-  title = 'This place stopped',
+  title = say`This place stopped`,
   message,
   onRetry,
   children,
@@ -20,16 +22,16 @@ export function PlaceTrouble({
   children?: ReactNode;
 }) {
   return (
-    <main className={css.trouble} role="alert">
+    <Place className={css.trouble} role="alert">
       <h1>{title}</h1>
       <p>
-        Something happened that Fobbet did not foresee. Everything that was kept is untouched, and the other places
-        work.
+        {sentences(
+          say`Something happened that Fobbet did not foresee.`,
+          say`Everything that was kept is untouched, and the other places work.`,
+        )}
       </p>
       <NextRow>
-        <Button variant="contained" onClick={onRetry}>
-          Try again
-        </Button>
+        <Button variant="contained" onClick={onRetry}>{say`Try again`}</Button>
         {children}
       </NextRow>
       <p className={css.places}>
@@ -40,6 +42,6 @@ export function PlaceTrouble({
         ))}
       </p>
       <p className={css.message}>{message}</p>
-    </main>
+    </Place>
   );
 }

@@ -11,3 +11,4 @@ export {
   withPictures,
   type Piece,
 } from './piece';
+export { nameLike, numberedName, ownLetteringOf, pieceLike, withOwnLettering, withPlanOf } from './like';

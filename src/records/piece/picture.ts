@@ -23,9 +23,11 @@ export const newPicture = (): Picture => ({
   ...NOT_TURNED,
   tone: PLAIN_TONE,
   layers: [],
+  keepClear: [],
 });
 
 export const MOST_LAYERS = 24;
+const MOST_CLEAR = 12;
 const LEAST_CROP = 1e-6;
 const MODES = ['transfer', 'trace'] as const;
 
@@ -94,4 +96,8 @@ export const PICTURE_SECTION: Joi.ObjectSchema<Picture> = section<Picture>({
   straightenDeg: figure(-MOST_STRAIGHTEN_DEG, MOST_STRAIGHTEN_DEG),
   tone: tone(),
   layers: list([textLayer(), pictureLayer()], MOST_LAYERS),
+  keepClear: list(
+    item<Picture['keepClear'][number]>({ x: share(), y: share(), width: share(), height: share() }),
+    MOST_CLEAR,
+  ),
 });

@@ -1,7 +1,7 @@
 import Joi from 'joi';
 import { motifKey, type Job } from '@/core/stations';
 import type { Result } from '@/core/shared';
-import { day, instant, maybe, named, recordId, whole } from '../fields';
+import { day, instant, item, maybe, named, recordId, whole, yesOrNo } from '../fields';
 import { checkRecord, migrateToCurrent, type VersionCode } from '../version';
 import { CURE_SECTION, newCure } from './cure';
 import { FAULTS_SECTION, newFaults } from './faults';
@@ -21,9 +21,18 @@ import { WORK_SECTION, newWork } from './work';
  * Version 1 had one margin all round, 2 one for each side; 3 has turning, tone, layers, shapes, grain, the look wanted,
  * trying on, own paper and overlap; 4 the print's form, copies, proof and order; 5 the room through time, ovens, signs,
  * and the work done; 6 schools by ids that speak; 7 the age of paint, a colour under the base coat, paint's price, a
- * sheen that follows the method, steps begun early; 8 readings of photos, wear on purpose, a glaze, faults looked into.
+ * sheen that follows the method, steps begun early; 8 readings of photos, wear on purpose, a glaze, faults looked into; 9
+ * a traced face, parts kept clear; 10 sets with one plan, templates.
  */
-export const PIECE_VERSION = 8;
+export const PIECE_VERSION = 10;
+
+/** A set that is planned as one: what is chosen for one of its pieces holds for all. */
+interface PieceSet {
+  id: string;
+  name: string;
+  /** Its place among them, from 0. */
+  at: number;
+}
 
 export interface Piece extends Job {
   id: string;
@@ -32,6 +41,10 @@ export interface Piece extends Job {
   revision: number;
   createdAt: number;
   updatedAt: number;
+  /** Null where it is made by itself. */
+  set: PieceSet | null;
+  /** Nothing is done to it: others are begun from it. */
+  template: boolean;
 }
 
 export const newPiece = (id: string, name: string, now: number, paper: Job['sheet']['paper'] = 'a4'): Piece => ({
@@ -42,6 +55,8 @@ export const newPiece = (id: string, name: string, now: number, paper: Job['shee
   createdAt: now,
   updatedAt: now,
   dueOn: null,
+  set: null,
+  template: false,
   picture: newPicture(),
   surface: newSurface(),
   method: newMethod(),
@@ -56,6 +71,8 @@ export const newPiece = (id: string, name: string, now: number, paper: Job['shee
   keep: newKeep(),
 });
 
+const MOST_OF_A_SET = 10_000;
+
 export const PIECE_SCHEMA: Joi.ObjectSchema<Piece> = Joi.object<Piece, true>({
   id: recordId(),
   version: Joi.number().valid(PIECE_VERSION).required(),
@@ -64,6 +81,8 @@ export const PIECE_SCHEMA: Joi.ObjectSchema<Piece> = Joi.object<Piece, true>({
   createdAt: instant(),
   updatedAt: instant(),
   dueOn: maybe(day()),
+  set: maybe(item<PieceSet>({ id: recordId(), name: named(120), at: whole(0, MOST_OF_A_SET) })),
+  template: yesOrNo(),
   picture: PICTURE_SECTION,
   surface: SURFACE_SECTION,
   method: METHOD_SECTION,
@@ -90,11 +109,12 @@ export function readPiece(data: unknown): Result<Piece, VersionCode> {
 export const checkPiece = (data: unknown): Result<Piece, 'record-invalid'> => checkRecord(PIECE_SCHEMA, data);
 
 /** The pictures a piece refers to, also one of an older version. */
-export const picturesOf = (piece: Pick<Piece, 'picture' | 'rub' | 'keep'>): string[] =>
+export const picturesOf = (piece: Pick<Piece, 'picture' | 'surface' | 'rub' | 'keep'>): string[] =>
   [
     ...new Set([
       piece.picture?.pictureId,
       piece.keep?.photoId,
+      piece.surface?.face?.pictureId,
       ...(piece.picture?.layers ?? []).map((layer) => (layer.kind === 'picture' ? layer.pictureId : null)),
       ...(piece.rub?.readings ?? []).flatMap(({ dryPhotoId, wetPhotoId }) => [dryPhotoId, wetPhotoId]),
     ]),
@@ -110,9 +130,12 @@ export function withPictures(piece: Piece, idOf: (id: string) => string | null):
   });
   const picture = { ...piece.picture, pictureId: other(piece.picture.pictureId), layers };
   const { motif } = piece.sheet;
+  const { face } = piece.surface;
+  const faceId = other(face?.pictureId ?? null);
   return {
     ...piece,
     picture,
+    surface: { ...piece.surface, face: face && faceId !== null ? { ...face, pictureId: faceId } : null },
     // Found in that very picture: it stays found under the picture's other name.
     sheet:
       motif && motif.of === motifKey(piece.picture)

@@ -3,7 +3,7 @@ import { BASE_COATS, FINISHES, SURFACES } from '@/core/craft';
 import { PLAIN_GRAIN } from '@/core/render';
 import { MAX_PRINT_MM } from '@/core/sheet';
 import { PAINT_AGES, PREP_CODES, type Job } from '@/core/stations';
-import { anyOf, colour, figure, list, maybe, oneOf, section, whole } from '../fields';
+import { anyOf, colour, figure, item, list, maybe, oneOf, recordId, section, share, whole } from '../fields';
 import { shapeField } from './shapes';
 
 type Surface = Job['surface'];
@@ -20,6 +20,7 @@ export const newSurface = (): Surface => ({
   shape: { kind: 'rectangle' },
   grain: PLAIN_GRAIN,
   bareColour: null,
+  face: null,
   paintAge: null,
   underColour: null,
 });
@@ -37,6 +38,14 @@ export const SURFACE_SECTION: Joi.ObjectSchema<Surface> = section<Surface>({
   prepared: list(oneOf(...PREP_CODES), 40),
   shape: shapeField(),
   bareColour: maybe(colour()),
+  face: maybe(
+    section<NonNullable<Surface['face']>>({
+      pictureId: recordId(),
+      turns: whole(0, 3),
+      grainDeg: maybe(figure(-90, 90)),
+      knots: list(item<{ x: number; y: number; radius: number }>({ x: share(), y: share(), radius: share() }), 60),
+    }),
+  ),
   paintAge: maybe(oneOf(...PAINT_AGES)),
   underColour: maybe(colour()),
   grain: section<Surface['grain']>({

@@ -152,6 +152,28 @@ describe('a backup', () => {
     expect(await fate(db, old)).toBe('removed');
   });
 
+  it('one of a set that follows what another chose is no clash', async () => {
+    const db = browser();
+    const member = (at: number): Piece => ({
+      ...readyPiece(),
+      id: `part-${at}`,
+      set: { id: 'set', name: 'Cards', at },
+    });
+    await addPieces(db, [member(0), member(1), member(2)], [await picture('picture-1', 1)]);
+    const backup = await openAll(await saveAll(db));
+    const [first, , third] = (await readShelf(db)).pieces;
+    if (!first || !third) throw new Error('no set');
+    await savePiece(db, { base: third, mine: { ...third, name: 'Third' }, label: 'name', now: NOW + HOUR });
+    const mine = { ...first, lay: { ...first.lay, filmUm: 140 } };
+    await savePiece(db, { base: first, mine, label: 'film', now: NOW + 2 * HOUR });
+    const fates = async (from: FobbetDatabase, against: OpenBackup) =>
+      (await compareBackup(from, against)).pieces.map(({ fate }) => fate);
+    expect(await fates(db, backup)).toEqual(['here', 'here', 'here']);
+    const older = browser();
+    await restore(older, backup);
+    expect(await fates(older, await openAll(await saveAll(db)))).toEqual(['file', 'file', 'file']);
+  });
+
   it('where both changed it is asked: here stays, the file’s can be undone, or both are kept', async () => {
     const db = await filled();
     const other = browser();

@@ -1,5 +1,13 @@
 import { equalData } from '@/core/shared';
-import { readPiece, readSettings, type Agenda, type Piece, type RecordKind, type Settings } from '@/records';
+import {
+  readPiece,
+  readSettings,
+  withPlanOf,
+  type Agenda,
+  type Piece,
+  type RecordKind,
+  type Settings,
+} from '@/records';
 import type { FobbetDatabase, HistoryEntry } from '../db';
 import { setApart } from '../pictures';
 import { storedAgenda, storedRoom, storedStash } from '../singles';
@@ -65,10 +73,26 @@ async function fateOf(db: FobbetDatabase, { piece, marks, undo }: BackedUpPiece,
   if (isState(piece)(here.value)) return 'same';
   if (marks.has(markOf(here.value))) return 'file';
   const mine = statesOf(await db.history.where('pieceId').equals(piece.id).toArray());
-  if (mine.some(isState(piece))) return 'here';
+  // What another of its set chose left no undo step here: what is its own tells.
+  const own = ownOf(here.value);
+  const file = own(piece);
+  if (isState(file)(here.value)) return here.value.updatedAt < piece.updatedAt ? 'file' : 'here';
+  if (mine.map(own).some(isState(file))) return 'here';
   // One that was taken over from another browser has marks of its own: its content tells.
-  return statesOf((await undo()).history).some(isState(here.value)) ? 'file' : 'both';
+  return statesOf((await undo()).history)
+    .map(own)
+    .some(isState(here.value))
+    ? 'file'
+    : 'both';
 }
+
+/** A state of a piece, its set's plan apart; as it is where the piece is in none. */
+const ownOf =
+  (here: Piece) =>
+  (state: Piece): Piece =>
+    here.set !== null && state.set?.id === here.set.id
+      ? { ...withPlanOf(here, state), set: { ...state.set, name: here.set.name } }
+      : state;
 
 const statesOf = (history: readonly HistoryEntry[]) => history.flatMap(({ before, after }) => [before, after]);
 /** The same but for when it was saved. */

@@ -4,6 +4,7 @@ import type { SizeMm } from '@/core/shape';
 import { useUnits } from '../units-context';
 import { Ruler } from './ruler';
 import css from './specimen.module.css';
+import { say } from '@/words/say';
 
 const LEFT = 46;
 const TOP = 40;
@@ -26,10 +27,21 @@ interface SpecimenProps {
   actions?: ReactNode;
   /** It has grips in it: more than a picture. */
   grips?: boolean;
+  /** What is where, for those who hear it. */
+  described?: readonly string[];
 }
 
 /** The specimen: one true-to-scale drawing with rulers of the object as it stands. */
-export function Specimen({ size, label, children, caption, side = 'landing', actions, grips = false }: SpecimenProps) {
+export function Specimen({
+  size,
+  label,
+  children,
+  caption,
+  side = 'landing',
+  actions,
+  grips = false,
+  described = [],
+}: SpecimenProps) {
   const { system } = useUnits();
   const frame = useRef<HTMLDivElement>(null);
   const [box, setBox] = useState({ width: 0, height: 0 });
@@ -70,6 +82,13 @@ export function Specimen({ size, label, children, caption, side = 'landing', act
           </svg>
         )}
       </div>
+      {described.length > 0 && (
+        <ul className="unseen" aria-label={say`The drawing in words`} data-testid="in-words">
+          {described.map((words, at) => (
+            <li key={at}>{words}</li>
+          ))}
+        </ul>
+      )}
       <figcaption className={css.caption}>
         <span>{caption}</span>
         <span className={css.actions}>{actions}</span>

@@ -1,11 +1,12 @@
 import type { BinderId } from '@/core/craft';
 import type { ShortNamed } from './named';
+import { said } from '../say';
 
 interface BinderWords extends ShortNamed {
   character: string;
 }
 
-export const BINDER_WORDS: Readonly<Record<BinderId, BinderWords>> = {
+export const BINDER_WORDS: Readonly<Record<BinderId, BinderWords>> = said({
   'fluid-gel': {
     name: 'Fluid gel or polymer medium',
     inText: 'fluid gel or polymer medium',
@@ -78,4 +79,4 @@ export const BINDER_WORDS: Readonly<Record<BinderId, BinderWords>> = {
     shortName: 'No binder',
     character: 'Nothing wet: tape, heat or pencil carries the picture.',
   },
-};
+});

@@ -1,6 +1,7 @@
 import type { CautionId } from '@/core/craft';
+import { said } from '../say';
 
-export const CAUTION_TEXTS: Readonly<Record<CautionId, string>> = {
+export const CAUTION_TEXTS: Readonly<Record<CautionId, string>> = said({
   lead: 'Old paint may hold lead. Test it before you sand, never dry-sand it, and follow local rules or hire a licensed contractor.',
   'sanding-dust': 'Sanding: wear a mask and eye protection, and keep the dust away from children.',
   knife: 'Craft knife: cut away from the hand, along a metal ruler.',
@@ -22,4 +23,4 @@ export const CAUTION_TEXTS: Readonly<Record<CautionId, string>> = {
   'label-first': 'The label on the bottle overrules these figures. Type its values where it differs.',
   outdoors: 'Outdoors is not recommended beyond a sheltered spot.',
   wash: 'Let it dry 3 to 4 days before the first wash: inside out, gentle, no tumble drying.',
-};
+});

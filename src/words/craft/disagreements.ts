@@ -1,4 +1,5 @@
 import type { DisagreementId } from '@/core/craft';
+import { said } from '../say';
 
 /** Both sides in a sentence each, and what Fobbet takes by default, with why. */
 interface DisagreementWords {
@@ -8,7 +9,7 @@ interface DisagreementWords {
   taken: string;
 }
 
-export const DISAGREEMENT_WORDS: Readonly<Record<DisagreementId, DisagreementWords>> = {
+export const DISAGREEMENT_WORDS: Readonly<Record<DisagreementId, DisagreementWords>> = said({
   'gel-body': {
     question: 'Thin or heavy gel?',
     oneSide: 'Fluid: it soaks into paper and surface, and lands clearer.',
@@ -45,4 +46,4 @@ export const DISAGREEMENT_WORDS: Readonly<Record<DisagreementId, DisagreementWor
     otherSide: 'Never: the dye runs in anything wet.',
     taken: 'refused for dry-and-rub; heat-set prints and the tacky peel are offered as rescues.',
   },
-};
+});

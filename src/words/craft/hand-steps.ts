@@ -1,6 +1,7 @@
 import type { HandStep } from '@/core/craft';
+import { said } from '../say';
 
-export const HAND_STEPS: Readonly<Record<HandStep, string>> = {
+export const HAND_STEPS: Readonly<Record<HandStep, string>> = said({
   'try-corner': 'Lift a corner. If the picture comes with it, lay it back and wait a minute.',
   'peel-slowly': 'Peel slowly at a low angle.',
   'roll-fibres':
@@ -34,4 +35,4 @@ export const HAND_STEPS: Readonly<Record<HandStep, string>> = {
   'graphite-and-tape': 'Rub graphite over the back of the print, and tape it on, right way round.',
   'trace-outlines': 'Trace the outlines with a hard pencil or a dry pen.',
   'fill-and-dry': 'Fill them with paint or marker, and let it dry.',
-};
+});

@@ -1,15 +1,16 @@
 import type { OvenId, OvenRefusal } from '@/core/cure';
+import { said, say } from '../say';
 
 /** How a cycle goes, with its temperature as the person says it. */
 export const OVEN_WORDS: Readonly<Record<OvenId, (temperature: string) => string>> = {
   gentle: (temperature) =>
-    `Cold oven, the piece on parchment over foil. Set ${temperature}; when it is reached switch off, and leave the piece in for an hour.`,
+    say`Cold oven, the piece on parchment over foil. Set ${temperature}; when it is reached switch off, and leave the piece in for an hour.`,
   warm: (temperature) =>
-    `Cold oven, the piece on parchment over foil. Set ${temperature}; when it is reached keep it for an hour, and let it cool with the door ajar.`,
-  short: (temperature) => `Oven at ${temperature}, the tile on parchment, a quarter of an hour.`,
+    say`Cold oven, the piece on parchment over foil. Set ${temperature}; when it is reached keep it for an hour, and let it cool with the door ajar.`,
+  short: (temperature) => say`Oven at ${temperature}, the tile on parchment, a quarter of an hour.`,
 };
 
-export const OVEN_REFUSALS: Readonly<Record<OvenRefusal, string>> = {
+export const OVEN_REFUSALS: Readonly<Record<OvenRefusal, string>> = said({
   'no-shortcut': 'This binder knows no shortcut: it takes its full 24 h.',
   cloth: 'Cloth does not go in: trims and fillings melt.',
   leather: 'Leather shrinks.',
@@ -24,4 +25,4 @@ export const OVEN_REFUSALS: Readonly<Record<OvenRefusal, string>> = {
   'stone-cycle': 'This short cycle is for tiles and stone.',
   'glass-cycle': 'Glass and glaze crack above a gentle heat.',
   'too-hot': 'Hotter than your oven or its label allows.',
-};
+});

@@ -1,11 +1,12 @@
 import type { PrintId } from '@/core/craft';
 import type { Named } from './named';
+import { said } from '../say';
 
 interface PrintWords extends Named {
   note: string;
 }
 
-export const PRINT_WORDS: Readonly<Record<PrintId, PrintWords>> = {
+export const PRINT_WORDS: Readonly<Record<PrintId, PrintWords>> = said({
   'laser-plain': {
     name: 'Laser or toner copy on plain paper',
     inText: 'laser or toner copy on plain paper',
@@ -56,4 +57,4 @@ export const PRINT_WORDS: Readonly<Record<PrintId, PrintWords>> = {
     inText: 'inkjet on transparency film',
     note: 'Lifted off a gesso bed: a school of its own.',
   },
-};
+});

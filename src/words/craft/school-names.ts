@@ -1,7 +1,8 @@
 import type { SchoolId } from '@/core/craft';
 import type { Named } from './named';
+import { said } from '../say';
 
-export const SCHOOL_NAMES: Readonly<Record<SchoolId, Named>> = {
+export const SCHOOL_NAMES: Readonly<Record<SchoolId, Named>> = said({
   'dry-and-rub': { name: 'Dry and rub', inText: 'dry and rub' },
   'opaque-base': { name: 'Opaque-base dry and rub', inText: 'opaque-base dry and rub' },
   'varnish-bed': { name: 'Varnish bed', inText: 'varnish bed' },
@@ -14,4 +15,4 @@ export const SCHOOL_NAMES: Readonly<Record<SchoolId, Named>> = {
   'liner-press': { name: 'Liner wet press', inText: 'liner wet press' },
   'film-bed': { name: 'Film in gesso', inText: 'film in gesso' },
   trace: { name: 'Trace and paint', inText: 'trace and paint' },
-};
+});

@@ -1,4 +1,5 @@
 import type { SchoolId } from '@/core/craft';
+import { said } from '../say';
 
 /** What a school is, and why it is not for all; its name stands apart, for the lists that show no more. */
 interface SchoolWords {
@@ -9,7 +10,7 @@ interface SchoolWords {
   bareOnly?: string;
 }
 
-export const SCHOOL_WORDS: Readonly<Record<SchoolId, SchoolWords>> = {
+export const SCHOOL_WORDS: Readonly<Record<SchoolId, SchoolWords>> = said({
   'dry-and-rub': {
     essence: 'Coat, lay, dry fully, dampen, rub in passes.',
     only: null,
@@ -63,10 +64,10 @@ export const SCHOOL_WORDS: Readonly<Record<SchoolId, SchoolWords>> = {
     essence: 'Print not mirrored, graphite behind, trace, fill with paint or marker: for lettering and accents.',
     only: 'A traced line needs a firm face.',
   },
-};
+});
 
 /** What laying is called where nothing is coated, and taking the sheet off where nothing is rubbed. */
-export const SCHOOL_TITLES: Readonly<Record<SchoolId, { lay: string; off: string }>> = {
+export const SCHOOL_TITLES: Readonly<Record<SchoolId, { lay: string; off: string }>> = said({
   'dry-and-rub': { lay: 'Coat and lay the print', off: 'Rub the paper off' },
   'opaque-base': { lay: 'Coat and lay the print', off: 'Rub the paper off' },
   'varnish-bed': { lay: 'Coat and lay the print', off: 'Rub the paper off' },
@@ -79,4 +80,4 @@ export const SCHOOL_TITLES: Readonly<Record<SchoolId, { lay: string; off: string
   'liner-press': { lay: 'Press the wet liner on', off: 'Lift the liner off' },
   'film-bed': { lay: 'Coat the bed and lay the film', off: 'Lift the film off' },
   trace: { lay: 'Trace and paint', off: 'Take the print off' },
-};
+});

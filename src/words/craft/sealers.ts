@@ -1,11 +1,12 @@
 import type { SealerId } from '@/core/craft';
 import type { Named } from './named';
+import { said } from '../say';
 
 interface SealerWords extends Named {
   note: string;
 }
 
-export const SEALER_WORDS: Readonly<Record<SealerId, SealerWords>> = {
+export const SEALER_WORDS: Readonly<Record<SealerId, SealerWords>> = said({
   'acrylic-varnish': {
     name: 'Water-based acrylic varnish',
     inText: 'water-based acrylic varnish',
@@ -43,4 +44,4 @@ export const SEALER_WORDS: Readonly<Record<SealerId, SealerWords>> = {
   },
   wax: { name: 'Soft wax', inText: 'soft wax', note: 'For furniture with little wear. Nothing sticks over it.' },
   none: { name: 'No sealer', inText: 'no sealer', note: 'Canvas that hangs indoors, and cloth.' },
-};
+});

@@ -1,12 +1,13 @@
 import type { SurfaceId } from '@/core/craft';
 import type { ShortNamed } from './named';
+import { said } from '../say';
 
 interface SurfaceWords extends ShortNamed {
   shortInText: string;
   advice: string;
 }
 
-export const SURFACE_WORDS: Readonly<Record<SurfaceId, SurfaceWords>> = {
+export const SURFACE_WORDS: Readonly<Record<SurfaceId, SurfaceWords>> = said({
   'soft-wood': {
     name: 'Soft wood: pine, cedar, lime',
     inText: 'soft wood: pine, cedar, lime',
@@ -116,4 +117,4 @@ export const SURFACE_WORDS: Readonly<Record<SurfaceId, SurfaceWords>> = {
     shortInText: 'LED candle',
     advice: 'LED candles only: never on a candle that will burn.',
   },
-};
+});

@@ -1,6 +1,7 @@
 import type { ToolId } from '@/core/craft';
+import { said } from '../say';
 
-const TOOL_NAMES: Readonly<Record<ToolId, string>> = {
+const TOOL_NAMES: Readonly<Record<ToolId, string>> = said({
   'sandpaper-120-and-220': 'sandpaper 120 and 220',
   'dust-cloth': 'dust cloth',
   'foam-or-soft-brush': 'foam or soft brush',
@@ -36,7 +37,7 @@ const TOOL_NAMES: Readonly<Record<ToolId, string>> = {
   'foam-brush': 'foam brush',
   'the-paint': 'the paint',
   'sandpaper-320': 'sandpaper 320',
-};
+});
 
 /** “metal ruler, scissors”. */
 export const toolList = (tools: readonly ToolId[]): string => tools.map((tool) => TOOL_NAMES[tool]).join(', ');

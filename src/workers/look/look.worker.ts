@@ -2,12 +2,14 @@ import { expose, transfer } from 'comlink';
 import { PLAIN_TONE, applyTone, bendPixels, fadeRows, toneTables } from '@/core/raster';
 import {
   loadLayPrint,
+  photographedGround,
   prepareSpecimen,
   renderGround,
   renderSpecimen,
   stand,
   type PreparedSpecimen,
   type PrintPx,
+  type SurfaceLook,
 } from '@/core/render';
 import { frameMatrix, frameSize } from '@/core/picture';
 import { decodeUpright } from '../bitmap-rows';
@@ -87,11 +89,11 @@ const job: LookJob = {
         wetsFace: order.optics.wetsFace,
       };
       const { look } = order;
-      const prepared = await specimens.get(JSON.stringify([specimen, landed]), async () =>
+      const prepared = await specimens.get(JSON.stringify([specimen, landed, Boolean(order.facePhoto)]), async () =>
         prepareSpecimen(
           specimen,
-          await grounds.get(JSON.stringify([look, widthPx, heightPx]), () =>
-            renderGround(look, widthPx, heightPx, 1 / pxPerMm),
+          await grounds.get(JSON.stringify([look, widthPx, heightPx, Boolean(order.facePhoto)]), () =>
+            groundOf(order, look, widthPx, heightPx),
           ),
           landed && place ? maskOf(landed, order, place) : null,
         ),
@@ -111,6 +113,21 @@ const job: LookJob = {
     return transfer(bitmap, [bitmap]);
   },
 };
+
+/** The bare face: from its photo where there is one, else as is usual for its kind. */
+async function groundOf(order: LookOrder, look: SurfaceLook, widthPx: number, heightPx: number): Promise<Uint16Array> {
+  const { face } = look;
+  const photo = order.facePhoto;
+  const bitmap = face && photo ? await bitmaps.get(face.pictureId, () => decodeUpright(photo)) : null;
+  if (!face || !bitmap) return renderGround(look, widthPx, heightPx, 1 / order.pxPerMm);
+  const context = canvasOf(widthPx, heightPx);
+  const [across, down] = face.turns % 2 === 0 ? [widthPx, heightPx] : [heightPx, widthPx];
+  context.imageSmoothingQuality = 'high';
+  context.translate(widthPx / 2, heightPx / 2);
+  context.rotate((face.turns * Math.PI) / 2);
+  context.drawImage(bitmap, -across / 2, -down / 2, across, down);
+  return photographedGround(context.getImageData(0, 0, widthPx, heightPx).data, look);
+}
 
 /** One stretch of picture that is the whole print. */
 const isWhole = ({ blocks, landed }: LookPicture): boolean =>

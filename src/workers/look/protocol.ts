@@ -27,6 +27,8 @@ export interface LookOrder {
   pxPerMm: number;
   /** The blank's face; null shows the print alone on white paper. */
   look: SurfaceLook | null;
+  /** The picture of the blank’s own face, where its look names one. */
+  facePhoto?: Blob | null;
   print: RectMm | null;
   picture: LookPicture | null;
   opaqueWhite: string | null;

@@ -1,19 +1,34 @@
 import { expose, transfer } from 'comlink';
-import { acceptPicture, checkBytes, isWhole, isTransparent, remarksOf, sketchOf, toneShares } from '@/core/picture';
+import {
+  acceptPicture,
+  checkBytes,
+  foreignType,
+  isWhole,
+  isTransparent,
+  remarksOf,
+  sketchOf,
+  toneShares,
+} from '@/core/picture';
 import { fail, ok } from '@/core/shared';
 import { hashBytes } from '@/core/shared/hash';
+import { asJpeg } from '../foreign-picture';
 import { readHeader } from './header';
 import { PREVIEW_PX, type PictureJob } from './protocol';
 
 const PREVIEW_QUALITY = 0.85;
+/** Of a photo that is written anew, mirrored. */
+const KEPT_QUALITY = 0.95;
 
 const job: PictureJob = {
-  async inspect(file, onFirstPreview) {
-    const size = checkBytes(file.size);
+  async inspect(given, onFirstPreview) {
+    const size = checkBytes(given.size);
     if (!size.ok) return size;
-    const header = await readHeader(file);
-    const accepted = acceptPicture(file.size, header);
+    const header = await readHeader(given);
+    const accepted = acceptPicture(given.size, header);
     if (!accepted.ok) return accepted;
+    const foreign = foreignType(header);
+    const file = foreign ? await asJpeg(given) : given;
+    if (!file) return fail('picture-broken', `the ${foreign} picture could not be decoded`);
     const bytes = new Uint8Array(await file.arrayBuffer());
     if (!isWhole(accepted.value.type, bytes)) return fail('picture-broken', 'the file ends before its end mark');
     const bitmap = await createImageBitmap(file, { imageOrientation: 'from-image' }).catch(() => null);
@@ -33,7 +48,10 @@ const job: PictureJob = {
     const isClear =
       accepted.value.type !== 'image/jpeg' &&
       isTransparent(context.getImageData(0, 0, canvas.width, canvas.height).data);
-    const remarks = [...(isClear ? (['transparent'] as const) : []), ...remarksOf(accepted.value.type, bytes)];
+    const remarks = [
+      ...(isClear ? (['transparent'] as const) : []),
+      ...(foreign ? (['kept-as-jpeg'] as const) : remarksOf(accepted.value.type, bytes)),
+    ];
     // What is see-through is no toner: it lies on white paper.
     context.globalCompositeOperation = 'destination-over';
     context.fillStyle = '#fff';
@@ -56,6 +74,26 @@ const job: PictureJob = {
       sha256: await hashBytes(bytes),
     });
   },
+
+  async mirrored(given, onFirstPreview) {
+    const file = await mirrorOf(given);
+    return file ? job.inspect(file, onFirstPreview) : fail('picture-broken', 'the picture could not be decoded');
+  },
 };
+
+/** Upright, and its left on the right. */
+async function mirrorOf(given: Blob): Promise<Blob | null> {
+  const bitmap = await createImageBitmap(given, { imageOrientation: 'from-image' }).catch(() => null);
+  if (!bitmap) return null;
+  const canvas = new OffscreenCanvas(bitmap.width, bitmap.height);
+  const context = canvas.getContext('2d');
+  context?.setTransform(-1, 0, 0, 1, bitmap.width, 0);
+  context?.drawImage(bitmap, 0, 0);
+  bitmap.close();
+  if (!context) return null;
+  return given.type === 'image/jpeg'
+    ? canvas.convertToBlob({ type: 'image/jpeg', quality: KEPT_QUALITY })
+    : canvas.convertToBlob({ type: 'image/png' });
+}
 
 expose(job);

@@ -17,6 +17,8 @@ export interface InspectedPicture extends AcceptedPicture, ToneShares {
 export interface PictureJob {
   /** @param onFirstPreview is given a bitmap to show and close, as soon as the file is decoded */
   inspect(file: Blob, onFirstPreview: (preview: ImageBitmap) => void): Promise<Result<InspectedPicture, IntakeCode>>;
+  /** The same of the picture mirrored: its left on the right. */
+  mirrored(file: Blob, onFirstPreview: (preview: ImageBitmap) => void): Promise<Result<InspectedPicture, IntakeCode>>;
 }
 
 export const PREVIEW_PX = 1600;

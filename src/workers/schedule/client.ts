@@ -7,7 +7,7 @@ import type { PlanAnswer, PlanOrder, ScheduleJob } from './protocol';
  */
 export interface Scheduler {
   plan: (order: PlanOrder) => Promise<PlanAnswer | null>;
-  weigh: (instances: readonly Instance[], budgetMs: number) => Promise<number[][] | null>;
+  weigh: (instances: readonly Instance[]) => Promise<number[][] | null>;
   close: () => void;
 }
 
@@ -40,7 +40,7 @@ export function openScheduler(): Scheduler {
   };
   return {
     plan: (order) => ask((job) => job.plan(order)),
-    weigh: (instances, budgetMs) => ask((job) => job.weigh(instances, budgetMs)),
+    weigh: (instances) => ask((job) => job.weigh(instances)),
     close,
   };
 }

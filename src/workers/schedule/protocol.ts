@@ -1,20 +1,22 @@
-import type { Instance, Violation } from '@/core/schedule';
-
-/** Starts in minutes from the instance's origin; null where a step finds no place. */
-type SentStarts = (number | null)[];
+import type { Instance, Placed, Violation } from '@/core/schedule';
 
 export interface PlanOrder {
   instance: Instance;
+  /** The same with the safest waits; null where those are planned with. */
+  safest: Instance | null;
   /** As the steps stood; null to plan afresh. */
-  before: SentStarts | null;
+  before: Placed | null;
   mode: 'earliest' | 'latest';
   reserveMinutes: number;
-  budgetMs: number;
+  /** Whether it may take its time. */
+  thorough: boolean;
 }
 
 export interface PlanAnswer {
-  starts: SentStarts;
+  placed: Placed;
   finishes: number[];
+  /** If every wait takes its safest hours. */
+  safestFinishes: number[];
   tardiness: number[];
   /** Steps that moved against before, and how the answer came about. */
   moved: number[];
@@ -27,5 +29,5 @@ export interface PlanAnswer {
 export interface ScheduleJob {
   plan: (order: PlanOrder) => PlanAnswer;
   /** Finish of each piece in each of several problems, in minutes; Infinity where a step finds no place. */
-  weigh: (instances: readonly Instance[], budgetMs: number) => number[][];
+  weigh: (instances: readonly Instance[]) => number[][];
 }

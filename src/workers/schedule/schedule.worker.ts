@@ -3,57 +3,46 @@ import {
   asLateAsSafe,
   benchOf,
   checkSchedule,
+  finishesIf,
   outcomeOf,
   repairSchedule,
   searchSchedule,
-  type Starts,
+  triesFor,
 } from '@/core/schedule';
 import type { ScheduleJob } from './protocol';
 
 const SEED = 11;
-const MOST_TRIES = 20_000;
-/** What planning anew may take where a change can't be fitted in, so that it still answers at once. */
-const ANEW_MS = 60;
-
-const received = (starts: readonly (number | null)[]): Starts => Float64Array.from(starts, (start) => start ?? NaN);
-const sent = (starts: Starts) => [...starts].map((start) => (Number.isNaN(start) ? null : start));
-const within = (ms: number) => {
-  const from = performance.now();
-  return () => (performance.now() - from) / ms;
-};
+/** Of a quick look, what planning anew may take where a change can't be fitted in, and one remedy of many. */
+const SMALL_SHARE = 1 / 10;
 
 const job: ScheduleJob = {
-  plan({ instance, before, mode, reserveMinutes, budgetMs }) {
+  plan({ instance, safest, before, mode, reserveMinutes, thorough }) {
     const from = performance.now();
     const bench = benchOf(instance);
-    const stood = before && received(before);
-    const repaired = stood
-      ? repairSchedule(instance, stood, {
-          tries: MOST_TRIES,
-          seed: SEED,
-          progress: within(Math.min(budgetMs, ANEW_MS)),
-        })
+    const steps = instance.tasks.length;
+    const repaired = before
+      ? repairSchedule(instance, before, { tries: Math.round(triesFor(steps, false) * SMALL_SHARE), seed: SEED })
       : null;
-    let starts =
-      repaired?.starts ??
-      searchSchedule(instance, { tries: MOST_TRIES, seed: SEED, progress: within(budgetMs) }).starts;
-    if (mode === 'latest' && !stood) starts = asLateAsSafe(bench, starts, reserveMinutes);
-    const { finishes, tardiness, cost } = outcomeOf(bench, starts);
+    let placed = repaired?.placed ?? searchSchedule(instance, { tries: triesFor(steps, thorough), seed: SEED }).placed;
+    if (mode === 'latest' && !before) placed = asLateAsSafe(bench, placed, reserveMinutes);
+    const { finishes, tardiness, cost } = outcomeOf(bench, placed);
     return {
       cost,
-      starts: sent(starts),
+      placed,
       finishes,
+      safestFinishes: safest ? finishesIf(safest, placed) : finishes,
       tardiness,
       moved: repaired?.moved ?? [],
       how: repaired?.how ?? 'anew',
-      violations: checkSchedule(instance, starts),
+      violations: checkSchedule(instance, placed),
       ms: performance.now() - from,
     };
   },
-  weigh: (instances, budgetMs) =>
+  weigh: (instances) =>
     instances.map((instance) => {
-      const { starts } = searchSchedule(instance, { tries: MOST_TRIES, seed: SEED, progress: within(budgetMs) });
-      const { finishes, unplaced } = outcomeOf(benchOf(instance), starts);
+      const tries = Math.round(triesFor(instance.tasks.length, false) * SMALL_SHARE);
+      const { placed } = searchSchedule(instance, { tries, seed: SEED });
+      const { finishes, unplaced } = outcomeOf(benchOf(instance), placed);
       unplaced.forEach((index) => {
         finishes[instance.tasks[index]!.piece] = Infinity;
       });

@@ -3,6 +3,8 @@ import { fail, ok, type Result } from '@/core/shared';
 import type { SheetImages } from '@/core/sheet/pdf';
 import type { Running } from '../running';
 import type { Band, PageRaster, SheetCode, SheetOrder, SheetSpent, SheetWorker } from './protocol';
+import { WORKER_SPEAKS } from '@/words/language';
+import { say } from '@/words/say';
 
 interface Hand {
   worker: Worker;
@@ -10,7 +12,7 @@ interface Hand {
 }
 
 const create = (): Hand => {
-  const worker = new Worker(new URL('./sheet.worker.ts', import.meta.url), { type: 'module' });
+  const worker = new Worker(new URL('./sheet.worker.ts', import.meta.url), WORKER_SPEAKS);
   return { worker, remote: wrap<SheetWorker>(worker) };
 };
 
@@ -75,7 +77,7 @@ class Crew {
 
   private hire(): Hand {
     const hand = take();
-    hand.worker.onerror = (event) => this.broke(event.message || 'the worker stopped');
+    hand.worker.onerror = (event) => this.broke(event.message || say`the worker stopped`);
     this.hired.push(hand);
     return hand;
   }

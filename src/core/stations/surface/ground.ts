@@ -15,6 +15,7 @@ export function surfaceLook(choice: Job['surface'], surface: SurfaceRecord): Sur
     colour: choice.bareColour ?? surface.bareColour,
     grain: choice.grain,
     coat: coverOf(choice, surface),
+    face: choice.face && { pictureId: choice.face.pictureId, turns: choice.face.turns },
   };
 }
 

@@ -1,17 +1,18 @@
 import type { CureClock, CureWait } from '@/core/cure';
-import { formatDuration } from '@/core/measure';
-import { WetnessMark, clockTime } from '@/ui';
+import { formatDuration } from '@/words/figures';
+import { Unbroken, WetnessMark, clockTime } from '@/ui';
 import css from './cure.module.css';
+import { say } from '@/words/say';
 
 /** The wait as a scale from laid to safe, with the earliest and likely marks and how far it has come. */
 export function CureScale({ wait, times, now }: { wait: CureWait; times: CureClock | null; now: number }) {
   const single = wait.earliestHours === wait.safeHours;
   const marks = single
-    ? [{ name: 'full time', hours: wait.safeHours, at: times?.safeAt }]
+    ? [{ name: say`full time`, hours: wait.safeHours, at: times?.safeAt }]
     : [
-        { name: 'earliest', hours: wait.earliestHours, at: times?.earliestAt },
-        { name: 'likely', hours: wait.likelyHours, at: times?.likelyAt },
-        { name: 'safe', hours: wait.safeHours, at: times?.safeAt },
+        { name: say`earliest`, hours: wait.earliestHours, at: times?.earliestAt },
+        { name: say`likely`, hours: wait.likelyHours, at: times?.likelyAt },
+        { name: say`safe`, hours: wait.safeHours, at: times?.safeAt },
       ];
   const share = (hours: number) => (hours / wait.safeHours) * 100;
   return (
@@ -31,7 +32,9 @@ export function CureScale({ wait, times, now }: { wait: CureWait; times: CureClo
         {marks.map(({ name, hours, at }) => (
           <div key={name} data-passed={at !== undefined && now >= at}>
             <dt>{name}</dt>
-            <dd>{at === undefined ? formatDuration(hours) : clockTime(at, now)}</dd>
+            <dd>
+              <Unbroken>{at === undefined ? formatDuration(hours) : clockTime(at, now)}</Unbroken>
+            </dd>
           </div>
         ))}
       </dl>

@@ -5,6 +5,7 @@ import { useMemo } from 'react';
 import type { Data, Layout, Shape } from 'plotly.js';
 import { dryingCurve, type CureClock, type CureWait } from '@/core/cure';
 import { Note, Plot } from '@/ui';
+import { say } from '@/words/say';
 
 const HEIGHT = 210;
 const PERCENT = 100;
@@ -37,11 +38,11 @@ export function DryingPlot({
     };
     const single = wait.earliestHours === wait.safeHours;
     const marks = single
-      ? [{ name: 'full time', hours: wait.safeHours }]
+      ? [{ name: say`full time`, hours: wait.safeHours }]
       : [
-          { name: 'earliest', hours: wait.earliestHours },
-          { name: 'likely', hours: wait.likelyHours },
-          { name: 'safe', hours: wait.safeHours },
+          { name: say`earliest`, hours: wait.earliestHours },
+          { name: say`likely`, hours: wait.likelyHours },
+          { name: say`safe`, hours: wait.safeHours },
         ];
     const line = (x: Date, stroke: string, dash: 'solid' | 'dot'): Partial<Shape> => ({
       type: 'line',
@@ -59,7 +60,7 @@ export function DryingPlot({
         mode: 'lines',
         line: { color: colour.wet, width: 2.5 },
         fill: 'tozeroy',
-        hovertemplate: '%{y:.0f} % water left, %{x|%a %H:%M}<extra></extra>',
+        hovertemplate: say`%{y:.0f} % water left, %{x|%a %H:%M}<extra></extra>`,
       },
     ];
     const note = (x: Date, text: string, tint: string, y = PERCENT) => ({
@@ -101,15 +102,21 @@ export function DryingPlot({
       ],
       annotations: [
         ...marks.map(({ name, hours }) => note(at(hours), name, colour.ready)),
-        ...(times ? [note(new Date(now), 'now', colour.stop, 2)] : []),
+        ...(times ? [note(new Date(now), say`now`, colour.stop, 2)] : []),
       ],
     };
     return { data: plotted, layout: drawn };
   }, [wait, times, laidAt, now, palette, typography]);
   return (
     <div>
-      <Note>Water left in the coat</Note>
-      <Plot data={data} layout={layout} height={HEIGHT} label="Water left in the coat over time" testId="drying-plot" />
+      <Note>{say`Water left in the coat`}</Note>
+      <Plot
+        data={data}
+        layout={layout}
+        height={HEIGHT}
+        label={say`Water left in the coat over time`}
+        testId="drying-plot"
+      />
     </div>
   );
 }

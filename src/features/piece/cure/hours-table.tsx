@@ -3,6 +3,8 @@ import { dayBetween } from '@/core/cure';
 import { useStash } from '@/features/at-hand';
 import { PercentField, TemperatureField, TextButton } from '@/ui';
 import css from './cure.module.css';
+import { say } from '@/words/say';
+import { remarks } from '@/words';
 
 /** The room hour by hour, typed over the usual day's curve. */
 export function HoursTable({ day }: { day: { coldestC: number; warmestC: number; humidityPercent: number } }) {
@@ -14,7 +16,7 @@ export function HoursTable({ day }: { day: { coldestC: number; warmestC: number;
     }));
   return (
     <details className={css.hours}>
-      <summary>Hour by hour{room.hours ? ', typed' : ''}</summary>
+      <summary>{remarks(say`Hour by hour`, room.hours && say`typed`)}</summary>
       <div className={css.hourGrid}>
         {hours.map((air, hour) => (
           <div key={hour}>
@@ -33,7 +35,9 @@ export function HoursTable({ day }: { day: { coldestC: number; warmestC: number;
           </div>
         ))}
       </div>
-      {room.hours && <TextButton onClick={() => void changeRoom({ hours: null })}>Back to the usual day</TextButton>}
+      {room.hours && (
+        <TextButton onClick={() => void changeRoom({ hours: null })}>{say`Back to the usual day`}</TextButton>
+      )}
     </details>
   );
 }

@@ -3,6 +3,7 @@ import { Note, Part, useUnits } from '@/ui';
 import { useOpenPiece } from '../piece-context';
 import css from './cure.module.css';
 import { OVEN_REFUSALS, OVEN_WORDS } from '@/words';
+import { say } from '@/words/say';
 
 /** Drying in a gentle oven: which cycles the piece can take, and why not. */
 export function OvenPart() {
@@ -12,8 +13,17 @@ export function OvenPart() {
   const refusals = [...new Set(plan.cure.ovens.map(({ refusal }) => refusal).filter((refusal) => refusal !== null))];
   const able = plan.cure.ovens.filter(({ refusal }) => refusal === null);
   return (
-    <Part title="Oven">
-      {able.length === 0 && refusals[0] && <Note>Not for this piece. {OVEN_REFUSALS[refusals[0]]}</Note>}
+    <Part
+      title={say`Oven`}
+      folded={
+        chosen
+          ? units.temperature(chosen.cycle.temperatureC)
+          : able.length === 0
+            ? say`not for this piece`
+            : say`not used`
+      }
+    >
+      {able.length === 0 && refusals[0] && <Note>{say`Not for this piece. ${OVEN_REFUSALS[refusals[0]]}`}</Note>}
       {able.length > 0 && (
         <ul className={css.ovens}>
           {plan.cure.ovens.map(({ cycle, refusal }) => (
@@ -22,11 +32,9 @@ export function OvenPart() {
                 type="button"
                 disabled={refusal !== null}
                 aria-pressed={chosen?.cycle.id === cycle.id}
-                onClick={() => change('cure', { oven: chosen?.cycle.id === cycle.id ? null : cycle.id }, 'oven')}
+                onClick={() => change('cure', { oven: chosen?.cycle.id === cycle.id ? null : cycle.id }, say`oven`)}
                 data-testid={`oven-${cycle.id}`}
-              >
-                {units.temperature(cycle.temperatureC)}, {cycle.heatMinutes + cycle.restMinutes} min
-              </button>
+              >{say`${units.temperature(cycle.temperatureC)}, ${cycle.heatMinutes + cycle.restMinutes} min`}</button>
               <span>
                 {refusal === null
                   ? OVEN_WORDS[cycle.id](units.temperature(cycle.temperatureC))

@@ -4,6 +4,8 @@ import { useSettings } from '@/features/shell';
 import { ChoiceField, Fields, Note, PercentField, TemperatureField, dated, TextButton } from '@/ui';
 import { useOpenPiece } from '../piece-context';
 import { HoursTable } from './hours-table';
+import { say } from '@/words/say';
+import { remarks } from '@/words';
 
 const USUAL_DAY = { coldestC: 14, warmestC: 20, humidityPercent: 55 };
 
@@ -21,59 +23,60 @@ export function RoomFields() {
   const known = room.readings.length > 0 || room.day !== null || room.hours !== null;
   const last = room.readings.at(-1);
   const afterwards = () => {
-    if (room.hours) return ', then the typed hours';
-    if (room.day) return ', then your usual day';
-    return last ? ', then like the day before' : '';
+    if (room.hours) return say`then the typed hours`;
+    if (room.day) return say`then your usual day`;
+    return last ? say`then like the day before` : '';
   };
   return (
     <>
       <ChoiceField
-        label="Its air"
+        label={say`Its air`}
         value={cure.through}
         options={[
-          { id: 'typed', name: 'One figure' },
-          { id: 'room', name: 'The room through time' },
+          { id: 'typed', name: say`One figure` },
+          { id: 'room', name: say`The room through time` },
         ]}
-        onCommit={(through) => change('cure', { through }, 'air of the piece')}
+        onCommit={(through) => change('cure', { through }, say`air of the piece`)}
       />
       {cure.through === 'room' && (
         <>
           <Note>
             {known
-              ? `Hour by hour${last ? `, read until ${dated(last.at, 'EEE HH:mm')}` : ''}${afterwards()}: a cold night counts as one.`
-              : 'Nothing is known of the room yet: type a usual day, or listen to the sensor.'}
+              ? `${remarks(say`Hour by hour`, last && say`read until ${dated(last.at, 'EEE HH:mm')}`, afterwards())}. ${say`A cold night counts as one.`}`
+              : say`Nothing is known of the room yet: type a usual day, or listen to the sensor.`}
             {!settings.sensor && (
               <>
                 {' '}
-                <TextButton onClick={() => changeSettings({ sensor: true })}>Listen to the simulated sensor</TextButton>
+                <TextButton
+                  onClick={() => changeSettings({ sensor: true })}
+                >{say`Listen to the simulated sensor`}</TextButton>
               </>
             )}
           </Note>
           {plan.cure.bridged.map((gap) => (
-            <Note key={gap.fromAt}>
-              No readings from {dated(gap.fromAt, 'EEE HH:mm')} to {dated(gap.untilAt, 'EEE HH:mm')}: bridged in a
-              straight line.
-            </Note>
+            <Note
+              key={gap.fromAt}
+            >{say`No readings from ${dated(gap.fromAt, 'EEE HH:mm')} to ${dated(gap.untilAt, 'EEE HH:mm')}: bridged in a straight line.`}</Note>
           ))}
           <Fields>
             <TemperatureField
-              label="Coldest, about six"
+              label={say`Coldest, about six`}
               value={room.day?.coldestC ?? null}
-              computed="not typed"
+              computed={say`not typed`}
               onCommit={(coldestC) => (coldestC === null ? changeRoom({ day: null }) : setDay({ coldestC }))}
               testId="day-coldest"
             />
             <TemperatureField
-              label="Warmest, about fifteen"
+              label={say`Warmest, about fifteen`}
               value={room.day?.warmestC ?? null}
-              computed="not typed"
+              computed={say`not typed`}
               onCommit={(warmestC) => (warmestC === null ? changeRoom({ day: null }) : setDay({ warmestC }))}
               testId="day-warmest"
             />
             <PercentField
-              label="Humidity over the day"
+              label={say`Humidity over the day`}
               value={room.day?.humidityPercent ?? null}
-              computed="not typed"
+              computed={say`not typed`}
               onCommit={(humidityPercent) =>
                 humidityPercent === null ? changeRoom({ day: null }) : setDay({ humidityPercent })
               }

@@ -4,13 +4,14 @@ import type { SignId } from '@/core/cure';
 import { Note, Part, useClock, dated, TextButton } from '@/ui';
 import { useOpenPiece } from '../piece-context';
 import css from './cure.module.css';
+import { say } from '@/words/say';
 
 const SIGNS: readonly { id: SignId; name: string; dry: boolean }[] = [
-  { id: 'translucent', name: 'Paper still translucent', dry: false },
-  { id: 'cool-edge', name: 'Edge still cool', dry: false },
-  { id: 'corner-lifts', name: 'Corner lifts', dry: false },
-  { id: 'even', name: 'Evenly opaque', dry: true },
-  { id: 'corner-holds', name: 'Corner holds', dry: true },
+  { id: 'translucent', name: say`Paper still translucent`, dry: false },
+  { id: 'cool-edge', name: say`Edge still cool`, dry: false },
+  { id: 'corner-lifts', name: say`Corner lifts`, dry: false },
+  { id: 'even', name: say`Evenly opaque`, dry: true },
+  { id: 'corner-holds', name: say`Corner holds`, dry: true },
 ];
 
 /** What is seen and felt on the piece moves the estimate. */
@@ -20,7 +21,7 @@ export function SignsPart() {
   const { signs } = piece.cure;
   const share = plan.cure.wait?.signShare ?? 1;
   return (
-    <Part title="What you see and feel">
+    <Part title={say`What you see and feel`}>
       <div className={css.signs}>
         {SIGNS.map(({ id, name, dry }) => (
           <Button
@@ -39,18 +40,12 @@ export function SignsPart() {
         <Note key={sign.at}>
           {SIGNS.find(({ id }) => id === sign.id)?.name}, {dated(sign.at, 'EEE HH:mm')}.{' '}
           <TextButton
-            onClick={() => change('cure', { signs: signs.filter((_, at) => at !== index) }, 'sign taken back')}
-          >
-            Take it back
-          </TextButton>
+            onClick={() => change('cure', { signs: signs.filter((_, at) => at !== index) }, say`sign taken back`)}
+          >{say`Take it back`}</TextButton>
         </Note>
       ))}
       {Math.abs(share - 1) > 0.005 && (
-        <Note>
-          By these it needs{' '}
-          {share > 1 ? `${Math.round((share - 1) * 100)} % longer` : `${Math.round((1 - share) * 100)} % less`} than the
-          record says.
-        </Note>
+        <Note>{say`By these it needs ${share > 1 ? say`${Math.round((share - 1) * 100)} % longer` : say`${Math.round((1 - share) * 100)} % less`} than the record says.`}</Note>
       )}
     </Part>
   );

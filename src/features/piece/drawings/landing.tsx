@@ -9,9 +9,10 @@ import { useOpenPiece } from '../piece-context';
 import { rectOf } from './rect-of';
 import { SheetDrawing } from './sheet';
 import { TurnButton } from './turn-button';
-import { SURFACE_WORDS } from '@/words';
+import { SURFACE_WORDS, specimenWords } from '@/words';
 import { useTone } from '../tone-context';
 import css from './drawings.module.css';
+import { say } from '@/words/say';
 
 interface LandingProps {
   /** What the piece has been through; null shows the bare blank. */
@@ -23,6 +24,8 @@ interface LandingProps {
   actions?: ReactNode;
   /** The overlay has grips to drag. */
   grips?: boolean;
+  /** What the overlay shows, in words. */
+  described?: readonly string[];
 }
 
 /** The piece as it stands, seen from the front. Turned over it is the sheet as printed. */
@@ -35,7 +38,7 @@ const UNKNOWN_BLANK = { widthMm: 300, heightMm: 200 };
 /** Before anything is on it: dry and not wetted. */
 const BARE = stageOptics('hazy');
 
-function Landed({ optics, overlay, caption, painted = false, actions, grips = false }: LandingProps) {
+function Landed({ optics, overlay, caption, painted = false, actions, grips = false, described = [] }: LandingProps) {
   const { plan, piece } = useOpenPiece();
   const id = useId();
   const units = useUnits();
@@ -48,14 +51,28 @@ function Landed({ optics, overlay, caption, painted = false, actions, grips = fa
       size={size}
       grips={grips}
       side="landing"
+      described={[
+        ...specimenWords(
+          {
+            surface: plan.surface.record ? SURFACE_WORDS[plan.surface.record.id].inText : null,
+            blank,
+            landed: optics || described.length > 0 ? (plan.surface.print?.formed.landed ?? []) : [],
+            layers: optics ? piece.picture.layers : [],
+            grainDeg:
+              plan.surface.record?.class === 'wood' && !plan.surface.look?.coat ? piece.surface.grain.angleDeg : null,
+          },
+          units,
+        ),
+        ...described,
+      ]}
       actions={
         <>
           {actions}
           <TurnButton />
         </>
       }
-      caption={blank ? caption : 'The blank is not measured yet: this is a stand-in.'}
-      label={`${piece.name}: ${plan.surface.record ? SURFACE_WORDS[plan.surface.record.id].name : 'blank'}, ${blank ? units.size(size.widthMm, size.heightMm) : 'size unknown'}, as it lands`}
+      caption={blank ? caption : say`The blank is not measured yet: this is a stand-in.`}
+      label={say`${piece.name}: ${plan.surface.record ? SURFACE_WORDS[plan.surface.record.id].name : say`blank`}, ${blank ? units.size(size.widthMm, size.heightMm) : say`size unknown`}, as it lands`}
     >
       {(scale) => (
         <g>

@@ -22,6 +22,7 @@ import { TurnButton } from './turn-button';
 import { SHEET_WORDS } from '@/words/sheet';
 import { useTone } from '../tone-context';
 import css from './drawings.module.css';
+import { say } from '@/words/say';
 
 /** The page as it comes out of the printer: mirrored, with its marks and check bar. */
 export function SheetDrawing() {
@@ -35,7 +36,7 @@ export function SheetDrawing() {
   const page = layout?.page ?? pageSize(sort, orientation);
   const many = (pack?.pages.length ?? 1) > 1;
   const outline = plan.surface.print && !layout ? plan.surface.print.rect : null;
-  const way = plan.method.mirrored ? 'mirrored' : 'not mirrored on purpose';
+  const way = plan.method.mirrored ? say`mirrored` : say`not mirrored on purpose`;
   const marks =
     layout && pack
       ? sheetMarks(layout, {
@@ -55,11 +56,11 @@ export function SheetDrawing() {
           <TurnButton />
         </>
       }
-      label={`${piece.name}: ${sort.name} page as printed, ${way}`}
+      label={say`${piece.name}: ${sort.name} page as printed, ${way}`}
       caption={
         layout && pack
           ? captionOf()
-          : `${sort.name} page, ${units.size(page.widthMm, page.heightMm)}: nothing laid out on it yet.`
+          : say`${sort.name} page, ${units.size(page.widthMm, page.heightMm)}: nothing laid out on it yet.`
       }
     >
       {({ pxPerMm }) => (
@@ -109,14 +110,17 @@ export function SheetDrawing() {
   function captionOf(): string {
     if (!layout || !pack) return '';
     const { tile } = layout.places[0]!;
-    if (!many) return `As printed: ${way}, ${sort.name} ${orientation}, ${units.size(page.widthMm, page.heightMm)}.`;
+    if (!many)
+      return orientation === 'landscape'
+        ? say`As printed: ${way}, ${sort.name} landscape, ${units.size(page.widthMm, page.heightMm)}.`
+        : say`As printed: ${way}, ${sort.name} portrait, ${units.size(page.widthMm, page.heightMm)}.`;
     const which =
       pack.columns * pack.rows > 1 && layout.places.length === 1
-        ? `column ${tile.column + 1}, row ${tile.row + 1}`
+        ? say`column ${tile.column + 1}, row ${tile.row + 1}`
         : layout.places.length === 1
           ? way
-          : `${layout.places.length} prints, ${way}`;
-    return `Page ${index + 1} of ${pack.pages.length}, as printed: ${which}.`;
+          : say`${layout.places.length} prints, ${way}`;
+    return say`Page ${index + 1} of ${pack.pages.length}, as printed: ${which}.`;
   }
 }
 
@@ -147,13 +151,13 @@ function PlacedLook({ placed, pack, pxPerMm }: { placed: PlacedPrint; pack: Shee
 }
 
 const Pager = ({ index, count, onPage }: { index: number; count: number; onPage: (index: number) => void }) => (
-  <span role="group" aria-label="Pages" className={css.pager}>
-    <IconButton size="small" aria-label="Page before" disabled={index === 0} onClick={() => onPage(index - 1)}>
+  <span role="group" aria-label={say`Pages`} className={css.pager}>
+    <IconButton size="small" aria-label={say`Page before`} disabled={index === 0} onClick={() => onPage(index - 1)}>
       <ChevronLeft size={18} />
     </IconButton>
     <IconButton
       size="small"
-      aria-label="Next page"
+      aria-label={say`Next page`}
       disabled={index === count - 1}
       onClick={() => onPage(index + 1)}
       data-testid="next-page"

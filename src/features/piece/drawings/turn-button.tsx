@@ -2,6 +2,7 @@
 import { Button } from '@mui/material';
 import { FlipHorizontal2 } from 'lucide-react';
 import { useOpenPiece } from '../piece-context';
+import { say } from '@/words/say';
 
 /** Turns the specimen over: as printed, as it lands. The M key does the same. */
 export function TurnButton() {
@@ -14,7 +15,9 @@ export function TurnButton() {
       onClick={turnOver}
       data-testid="turn-over"
     >
-      {side === 'landing' ? 'Show as printed' : 'Show as it lands'}&ensp;<kbd>M</kbd>
+      {side === 'landing' ? say`Show as printed` : say`Show as it lands`}
+      &ensp;
+      <kbd>M</kbd>
     </Button>
   );
 }

@@ -5,6 +5,7 @@ import { boxCorners, homographyOf } from '@/core/photo';
 import type { KeptReading } from '@/core/stations';
 import { useObjectUrl, useStoredPicture } from '@/features/shelf';
 import css from './inspect.module.css';
+import { say } from '@/words/say';
 
 const SHOWN_WIDTH = 480;
 
@@ -41,13 +42,13 @@ export function ComparePhotos({ before, after }: { before: KeptReading; after: K
       <Slider
         value={share}
         onChange={(_, value) => setShare(value)}
-        aria-label="How much of the photo before is shown"
+        aria-label={say`How much of the photo before is shown`}
         size="small"
         data-testid="compare-slider"
       />
       <figcaption>
-        <span>After pass {before.pass}</span>
-        <span>After pass {after.pass}</span>
+        <span>{say`After pass ${before.pass}`}</span>
+        <span>{say`After pass ${after.pass}`}</span>
       </figcaption>
     </figure>
   );

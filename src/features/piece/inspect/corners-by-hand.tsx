@@ -6,6 +6,8 @@ import { useObjectUrl } from '@/features/shelf';
 import { NextRow, Note, TextButton } from '@/ui';
 import { Handle } from '../drawings/handle';
 import css from './inspect.module.css';
+import { say } from '@/words/say';
+import { sentences } from '@/words';
 
 const INSET = 0.2;
 const START: readonly Point[] = [
@@ -15,10 +17,10 @@ const START: readonly Point[] = [
   { x: INSET, y: 1 - INSET },
 ];
 const NAMES = [
-  'Top left of the print',
-  'Top right of the print',
-  'Bottom right of the print',
-  'Bottom left of the print',
+  say`Top left of the print`,
+  say`Top right of the print`,
+  say`Bottom right of the print`,
+  say`Bottom left of the print`,
 ];
 /** As far as a drawing of the photo is wide, in its own units. */
 const WIDE = 400;
@@ -58,10 +60,12 @@ export function CornersByHand({
   return (
     <div data-testid="corners">
       <Note>
-        Put the four grips on the corners of the print, the first on its top left as it hangs. Arrow keys move a grip,
-        with Shift further.
+        {sentences(
+          say`Put the four grips on the corners of the print, the first on its top left as it hangs.`,
+          say`Arrow keys move a grip, with Shift further.`,
+        )}
       </Note>
-      <svg className={css.photo} viewBox={`0 0 ${WIDE} ${high}`} role="group" aria-label="The print in the photo">
+      <svg className={css.photo} viewBox={`0 0 ${WIDE} ${high}`} role="group" aria-label={say`The print in the photo`}>
         <image href={url} width={WIDE} height={high} />
         <polygon points={at.map(({ x, y }) => `${x * WIDE},${y * high}`).join(' ')} data-of="outline" />
         {at.map((corner, index) => (
@@ -75,15 +79,21 @@ export function CornersByHand({
             testId={`corner-${index}`}
           />
         ))}
-        <text x={(at[0]?.x ?? 0) * WIDE + 14} y={(at[0]?.y ?? 0) * high + 14} className={css.first}>
-          top left
-        </text>
+        <text
+          x={(at[0]?.x ?? 0) * WIDE + 14}
+          y={(at[0]?.y ?? 0) * high + 14}
+          className={css.first}
+        >{say`top left`}</text>
       </svg>
       <NextRow>
-        <Button size="small" variant="contained" disabled={busy} onClick={() => onRead(at)} data-testid="read-corners">
-          Read it so
-        </Button>
-        <TextButton onClick={onClose}>Leave it</TextButton>
+        <Button
+          size="small"
+          variant="contained"
+          disabled={busy}
+          onClick={() => onRead(at)}
+          data-testid="read-corners"
+        >{say`Read it so`}</Button>
+        <TextButton onClick={onClose}>{say`Leave it`}</TextButton>
       </NextRow>
     </div>
   );

@@ -1,4 +1,5 @@
 'use client';
+import { PICTURE_ACCEPT } from '@/core/picture';
 import { Button, LinearProgress } from '@mui/material';
 import { useMemo, useState } from 'react';
 import {
@@ -12,24 +13,24 @@ import {
 } from '@/core/inspect';
 import { useStoredPicture } from '@/features/shelf';
 import { FileButton, NextRow, Note, Part, TextButton, dated, useUnits } from '@/ui';
-import { changeInWords } from '@/words';
+import { changeInWords, sentences } from '@/words';
+import { useTaker } from '@/features/intake';
 import { useOpenPiece } from '../piece-context';
 import { ComparePhotos } from './compare-photos';
 import { CornersByHand } from './corners-by-hand';
-import { FoundSoFar } from './found-so-far';
+import { PhotoOutline } from '../drawings/photo-outline';
 import { ReadingView } from './reading-view';
 import { useReading } from './use-reading';
 import css from './inspect.module.css';
-
-const ACCEPT = 'image/jpeg,image/png,image/webp';
+import { say } from '@/words/say';
 
 /** Photos of the example's board, drawn with a camera, light and noise, so that all of it can be seen without one. */
 const EXAMPLE = {
   piece: 'demo-departures-board',
   dry: [
-    { path: '/demo/board-half-rubbed.jpg', name: 'The example’s photo, half rubbed' },
-    { path: '/demo/board-rubbed-again.jpg', name: 'after one more pass' },
-    { path: '/demo/board-rubbed-enough.jpg', name: 'after one too many' },
+    { path: '/demo/board-half-rubbed.jpg', name: say`The example’s photo, half rubbed` },
+    { path: '/demo/board-rubbed-again.jpg', name: say`after one more pass` },
+    { path: '/demo/board-rubbed-enough.jpg', name: say`after one too many` },
   ],
   wet: ['/demo/board-half-rubbed-wet.jpg', null, '/demo/board-rubbed-enough-wet.jpg'],
 } as const;
@@ -38,6 +39,7 @@ const EXAMPLE = {
 export function InspectPart() {
   const { piece } = useOpenPiece();
   const job = useReading();
+  useTaker(say`it is read as a photo of this piece, dry`, job.readDry);
   const [setting, setSetting] = useState(false);
   const { readings } = piece.rub;
   const last = readings.at(-1) ?? null;
@@ -45,36 +47,36 @@ export function InspectPart() {
   const dryPhoto = useStoredPicture(last?.dryPhotoId ?? null);
   const byHand = job.unfound ?? (setting ? (dryPhoto?.file ?? null) : null);
   return (
-    <Part title="Read it from a photo">
+    <Part title={say`Read it from a photo`}>
       {!last && (
         <Note>
-          When it is dry, photograph it from above, all of it in view, by the light of a window and without flash.
-          Fobbet finds the print in the photo, any way round, and says where paper is left and where toner is gone. The
-          photo stays in this browser, with the piece.
+          {sentences(
+            say`When it is dry, photograph it from above, all of it in view, by the light of a window and without flash.`,
+            say`Fobbet finds the print in the photo, any way round, and says where paper is left and where toner is gone.`,
+            say`The photo stays in this browser, with the piece.`,
+          )}
         </Note>
       )}
       <NextRow>
         <FileButton
           size="small"
           variant={last ? 'outlined' : 'contained'}
-          accept={ACCEPT}
+          accept={PICTURE_ACCEPT}
           onFile={job.readDry}
           disabled={busy}
           testId="inspect-dry"
         >
-          {last ? 'Another photo, dry' : 'A photo of it, dry'}
+          {last ? say`Another photo, dry` : say`A photo of it, dry`}
         </FileButton>
         {last && (
           <FileButton
             size="small"
             variant={last.wetPhotoId ? 'outlined' : 'contained'}
-            accept={ACCEPT}
+            accept={PICTURE_ACCEPT}
             onFile={job.readWet}
             disabled={busy}
             testId="inspect-wet"
-          >
-            And one of it wetted
-          </FileButton>
+          >{say`And one of it wetted`}</FileButton>
         )}
         {busy && (
           <>
@@ -82,18 +84,23 @@ export function InspectPart() {
               variant="determinate"
               value={(job.progress ?? 0) * 100}
               sx={{ flex: 1 }}
-              aria-label="Reading the photo"
+              aria-label={say`Reading the photo`}
             />
-            <Button size="small" onClick={job.cancel}>
-              Stop
-            </Button>
+            <Button size="small" onClick={job.cancel}>{say`Stop`}</Button>
           </>
         )}
       </NextRow>
       {piece.id === EXAMPLE.piece && !busy && (
         <ExamplePhotos count={readings.length} onDry={job.readDry} onWet={job.readWet} />
       )}
-      {job.underWay && <FoundSoFar photo={job.underWay.photo} outline={job.underWay.outline} />}
+      {job.underWay && (
+        <PhotoOutline
+          photo={job.underWay.photo}
+          alt={say`The photo that is being read`}
+          outline={job.underWay.outline}
+          testId="first-outline"
+        />
+      )}
       {byHand && (
         <CornersByHand
           photo={byHand}
@@ -133,13 +140,14 @@ function ExamplePhotos({
     <NextRow>
       {next && (
         <TextButton onClick={() => void take(next.path, onDry)} testId="example-dry">
-          {count === 0 ? next.name : `The example’s photo ${next.name}`}
+          {count === 0 ? next.name : say`The example’s photo ${next.name}`}
         </TextButton>
       )}
       {wet && (
-        <TextButton onClick={() => void take(wet, onWet)} testId="example-wet">
-          The example’s photo, wetted
-        </TextButton>
+        <TextButton
+          onClick={() => void take(wet, onWet)}
+          testId="example-wet"
+        >{say`The example’s photo, wetted`}</TextButton>
       )}
     </NextRow>
   );
@@ -159,12 +167,12 @@ function LastReading({ onSetCorners }: { onSetCorners: () => void }) {
   );
   if (!found || !judgement || !last) return null;
   const told = ({ cells }: InspectArea, clears: boolean) =>
-    change('rub', { readings: [...readings.slice(0, -1), toldWet(last, cells, clears)] }, 'the wet test');
+    change('rub', { readings: [...readings.slice(0, -1), toldWet(last, cells, clears)] }, say`the wet test`);
   const blank = expectedBlank(plan);
   const isStale = blank.ok && !isReadingOf(last, blank.value.box);
   return (
     <>
-      {isStale && <Note>The print has another size since this photo was read: read it again.</Note>}
+      {isStale && <Note>{say`The print has another size since this photo was read: read it again.`}</Note>}
       <ReadingView
         kept={found.kept}
         reading={found.reading}
@@ -181,23 +189,17 @@ function LastReading({ onSetCorners }: { onSetCorners: () => void }) {
         </>
       )}
       <NextRow>
-        <TextButton onClick={onSetCorners}>The outline is not right</TextButton>
+        <TextButton onClick={onSetCorners}>{say`The outline is not right`}</TextButton>
         <TextButton
-          onClick={() => change('rub', { readings: readings.slice(0, -1) }, 'reading taken out')}
+          onClick={() => change('rub', { readings: readings.slice(0, -1) }, say`reading taken out`)}
           testId="reading-out"
-        >
-          Take this reading out
-        </TextButton>
+        >{say`Take this reading out`}</TextButton>
       </NextRow>
       {readings.length > 1 && (
-        <Note>
-          Read before:{' '}
-          {readings
-            .slice(0, -1)
-            .map(({ at, pass }) => `${dated(at, 'EEE HH:mm')}, after pass ${pass}`)
-            .join('; ')}
-          .
-        </Note>
+        <Note>{say`Read before: ${readings
+          .slice(0, -1)
+          .map(({ at, pass }) => say`${dated(at, 'EEE HH:mm')}, after pass ${pass}`)
+          .join('; ')}.`}</Note>
       )}
     </>
   );

@@ -5,9 +5,10 @@ import type { InspectArea, Judgement, PieceReading } from '@/core/inspect';
 import type { KeptReading } from '@/core/stations';
 import { useObjectUrl, useStoredPicture } from '@/features/shelf';
 import { Because, Note, TextButton, useUnits } from '@/ui';
-import { DECISION_WORDS, STOP_WORDS, areaWords, inspectReason } from '@/words';
+import { DECISION_WORDS, STOP_WORDS, areaWords, inspectReason, sentences } from '@/words';
 import { boxToPhoto } from './box-to-photo';
 import css from './inspect.module.css';
+import { say } from '@/words/say';
 
 const MOST_LISTED = 8;
 
@@ -34,26 +35,28 @@ export function ReadingView({
       <p className={css.decision}>{stop ? STOP_WORDS : DECISION_WORDS[judgement.decision]}</p>
       <PhotoMap kept={kept} reading={reading} judgement={judgement} />
       <p className={css.key}>
-        <span data-of="haze">paper left</span>
-        <span data-of="loss">toner gone</span>
-        <span data-of="unseen">can’t be judged: feel there</span>
+        <span data-of="haze">{say`paper left`}</span>
+        <span data-of="loss">{say`toner gone`}</span>
+        <span data-of="unseen">{say`can’t be judged: feel there`}</span>
       </p>
       <Because
         reasons={[
           ...judgement.reasons.map((reason) => inspectReason(reason, units)),
           ...(judgement.minutesLeft > 0
-            ? [{ figure: `${judgement.minutesLeft} min`, text: 'of hands, rubbing and mending together' }]
+            ? [{ figure: say`${judgement.minutesLeft} min`, text: say`of hands, rubbing and mending together` }]
             : []),
           {
             figure: `± ${units.length(Math.max(0.5, reading.register.rmsMm))}`,
-            text: 'is how well the photo lies over the print as it was sent',
+            text: say`is how well the photo lies over the print as it was sent`,
           },
         ]}
       />
       {kept.wetPhotoId === null && (
         <Note>
-          Wet it with a sponge and take a second photo: haze that is gone then goes under the sealer. Or say it here,
-          area by area.
+          {sentences(
+            say`Wet it with a sponge and take a second photo: haze that is gone then goes under the sealer.`,
+            say`Or say it here, area by area.`,
+          )}
         </Note>
       )}
       {listed.length > 0 && (
@@ -63,8 +66,8 @@ export function ReadingView({
               {areaWords(area, units)}
               {area.kind === 'haze' && kept.wetPhotoId === null && (
                 <span className={css.wet}>
-                  <TextButton onClick={() => onTold(area, true)}>Gone when wet</TextButton>
-                  <TextButton onClick={() => onTold(area, false)}>Stays</TextButton>
+                  <TextButton onClick={() => onTold(area, true)}>{say`Gone when wet`}</TextButton>
+                  <TextButton onClick={() => onTold(area, false)}>{say`Stays`}</TextButton>
                 </span>
               )}
             </li>
@@ -72,7 +75,7 @@ export function ReadingView({
         </ol>
       )}
       {judgement.areas.length > listed.length && (
-        <Note>{judgement.areas.length - listed.length} more, smaller or further down: see the photo.</Note>
+        <Note>{say`${judgement.areas.length - listed.length} more, smaller or further down: see the photo.`}</Note>
       )}
     </div>
   );
@@ -108,7 +111,7 @@ function PhotoMap({ kept, reading, judgement }: { kept: KeptReading; reading: Pi
       viewBox={view.box}
       style={{ '--number': `${view.number}px` } as CSSProperties}
       role="img"
-      aria-label={`Photo of the piece with ${judgement.areas.length} areas marked`}
+      aria-label={say`Photo of the piece with ${judgement.areas.length} areas marked`}
     >
       {url && <image href={url} width={kept.photo.width} height={kept.photo.height} />}
       <polygon points={quad(0, 0, cell.columns * cell.widthMm, cell.rows * cell.heightMm)} data-of="outline" />

@@ -12,6 +12,7 @@ import { landedOrder } from '@/workers/inspect/landed';
 import type { Inspected } from '@/workers/inspect/protocol';
 import { inspectPicture } from '@/workers/picture/client';
 import { useOpenPiece } from '../piece-context';
+import { say } from '@/words/say';
 
 export interface ReadingJob {
   /** Share done, 0–1; null while none is read. */
@@ -83,7 +84,7 @@ export function useReading(): ReadingJob {
     change(
       'rub',
       { readings: [...before, kept].slice(-MOST_READINGS) },
-      'what a photo said',
+      say`what a photo said`,
       taken.filter((stored) => stored !== null),
     );
   };

@@ -4,7 +4,7 @@ import { Fragment, useCallback, useMemo } from 'react';
 import { hazeLeft, wornShare } from '@/core/advice';
 import { readKept } from '@/core/inspect';
 import type { Comparison, CostLine } from '@/core/journal';
-import { formatDuration } from '@/core/measure';
+import { formatDuration } from '@/words/figures';
 import { stageOptics } from '@/core/render';
 import { sealDatesOf } from '@/core/stations';
 import type { StoredPicture } from '@/records';
@@ -35,26 +35,28 @@ import { useTakePicture } from '../use-take-picture';
 import { saveCareCard } from './save-care-card';
 import { PicturePick } from '../picture/picture-pick';
 import css from './keep.module.css';
-import { CAUSE_WORDS, FAULT_REMEDY_WORDS, careLabel } from '@/words';
+import { CAUSE_WORDS, FAULT_REMEDY_WORDS, careLabel, remarks, counted } from '@/words';
+import { say } from '@/words/say';
+import { sayWith } from '@/ui/say-with';
 
 const COMPARED: Readonly<Record<Comparison['what'], string>> = {
-  medium: 'Medium',
-  wait: 'Wait before rubbing',
-  passes: 'Passes',
-  rubbing: 'Minutes of rubbing',
-  hands: 'Minutes of steps measured at the bench',
+  medium: say`Medium`,
+  wait: say`Wait before rubbing`,
+  passes: say`Passes`,
+  rubbing: say`Minutes of rubbing`,
+  hands: say`Minutes of steps measured at the bench`,
 };
 const COSTS: Readonly<Record<CostLine['item'], string>> = {
-  print: 'Print',
-  blank: 'Blank',
-  paint: 'Paint',
-  binder: 'Binder',
-  sealer: 'Sealer',
+  print: say`Print`,
+  blank: say`Blank`,
+  paint: say`Paint`,
+  binder: say`Binder`,
+  sealer: say`Sealer`,
 };
 const BOTTLES = [
-  { key: 'paintTin', of: 'paint', name: 'Tin of paint' },
-  { key: 'binderBottle', of: 'binder', name: 'Bottle of binder' },
-  { key: 'sealerBottle', of: 'sealer', name: 'Bottle of sealer' },
+  { key: 'paintTin', of: 'paint', name: say`Tin of paint` },
+  { key: 'binderBottle', of: 'binder', name: say`Bottle of binder` },
+  { key: 'sealerBottle', of: 'sealer', name: say`Bottle of sealer` },
 ] as const;
 
 export function KeepStation() {
@@ -64,7 +66,7 @@ export function KeepStation() {
   const photo = useStoredPicture(keep.photoId);
   const photoUrl = useObjectUrl(photo?.preview ?? null);
   const take = useCallback(
-    (taken: StoredPicture) => change('keep', { photoId: taken.id }, 'photo of the result', [taken]),
+    (taken: StoredPicture) => change('keep', { photoId: taken.id }, say`photo of the result`, [taken]),
     [change],
   );
   const taking = useTakePicture(take);
@@ -74,54 +76,52 @@ export function KeepStation() {
     const figure = which === 'planned' ? planned : actual;
     if (unit === 'ml') return units.volume(figure);
     if (unit === 'h') return formatDuration(figure);
-    return unit === 'min' ? `${figure} min` : `${figure}`;
+    return unit === 'min' ? say`${figure} min` : `${figure}`;
   };
 
   return (
     <StationLayout
+      station="keep"
+      answer={<Answer>{answer()}</Answer>}
       specimen={
         photoUrl ? (
           <figure className={css.photo}>
-            <img src={photoUrl} alt={`${piece.name}, finished`} data-testid="result-photo" />
-            <figcaption>
-              The finished piece.{' '}
-              <TextButton onClick={() => change('keep', { photoId: null }, 'no photo')}>Take the photo out</TextButton>
-            </figcaption>
+            <img src={photoUrl} alt={say`${piece.name}, finished`} data-testid="result-photo" />
+            <figcaption>{sayWith`The finished piece. ${(<TextButton onClick={() => change('keep', { photoId: null }, say`no photo`)}>{say`Take the photo out`}</TextButton>)}`}</figcaption>
           </figure>
         ) : (
           <LandingDrawing
             painted
             optics={stageOptics(plan.method.sheen)}
-            caption="As it should look. A photo of the real one takes its place."
+            caption={say`As it should look. A photo of the real one takes its place.`}
           />
         )
       }
     >
-      <Answer>{answer()}</Answer>
-      <Part title="How it went">
+      <Part title={say`How it went`}>
         <Fields>
           <div>
-            <span className={css.label} id="rating-label">
-              Rating
-            </span>
+            <span className={css.label} id="rating-label">{say`Rating`}</span>
             <Rating
               aria-labelledby="rating-label"
               value={keep.rating}
-              onChange={(_, rating) => change('keep', { rating }, 'rating')}
+              onChange={(_, rating) => change('keep', { rating }, say`rating`)}
+              getLabelText={(stars) => counted(stars, 'star', 'stars')}
+              emptyLabelText={say`no stars`}
               data-testid="rating"
             />
           </div>
           <div>
-            <PicturePick taking={taking} label={photo ? 'Another photo' : 'Photo of the result'} />
-            {taking.busy && <Note>Reading the photo …</Note>}
+            <PicturePick taking={taking} label={photo ? say`Another photo` : say`Photo of the result`} />
+            {taking.busy && <Note>{say`Reading the photo …`}</Note>}
           </div>
           <Wide>
             <WritingField
-              label="What happened, what next time"
+              label={say`What happened, what next time`}
               value={keep.notes}
               rows={2}
               mostCharacters={5000}
-              onCommit={(notes) => change('keep', { notes }, 'notes')}
+              onCommit={(notes) => change('keep', { notes }, say`notes`)}
               testId="notes"
             />
           </Wide>
@@ -130,9 +130,9 @@ export function KeepStation() {
           <Table className={css.table} data-testid="comparison">
             <TableHead>
               <TableRow>
-                <TableCell>Figure</TableCell>
-                <TableCell>Plan</TableCell>
-                <TableCell>Really</TableCell>
+                <TableCell>{say`Figure`}</TableCell>
+                <TableCell>{say`Plan`}</TableCell>
+                <TableCell>{say`Really`}</TableCell>
               </TableRow>
             </TableHead>
             <TableBody>
@@ -149,18 +149,21 @@ export function KeepStation() {
           </Table>
         )}
       </Part>
-      <Part title="What it cost">
+      <Part
+        title={say`What it cost`}
+        folded={plan.keep.cost.lines.length > 0 ? plan.keep.cost.total.toFixed(2) : say`no price yet`}
+      >
         <Fields>
           <PriceField
-            label="Print, each page"
+            label={say`Print, each page`}
             value={keep.prices.print}
-            onCommit={(print) => setPrice({ print }, 'price of the print')}
+            onCommit={(print) => setPrice({ print }, say`price of the print`)}
             testId="price-print"
           />
           <PriceField
-            label="Blank"
+            label={say`Blank`}
             value={keep.prices.blank}
-            onCommit={(blank) => setPrice({ blank }, 'price of the blank')}
+            onCommit={(blank) => setPrice({ blank }, say`price of the blank`)}
             testId="price-blank"
           />
           {BOTTLES.filter(({ of }) => of !== 'paint' || plan.surface.paintMl > 0).map(({ key, of, name }) => (
@@ -168,15 +171,15 @@ export function KeepStation() {
               <PriceField
                 label={name}
                 value={keep.prices[key].price}
-                onCommit={(price) => setPrice({ [key]: { ...keep.prices[key], price } }, `price of the ${of}`)}
+                onCommit={(price) => setPrice({ [key]: { ...keep.prices[key], price } }, say`price of the ${of}`)}
                 testId={`price-${of}`}
               />
               <VolumeField
-                label="holds"
+                label={say`holds`}
                 value={keep.prices[key].ml}
                 min={1}
                 clearable
-                onCommit={(ml) => setPrice({ [key]: { ...keep.prices[key], ml } }, 'size of the bottle')}
+                onCommit={(ml) => setPrice({ [key]: { ...keep.prices[key], ml } }, say`size of the bottle`)}
                 testId={`size-${of}`}
               />
             </Fragment>
@@ -194,37 +197,28 @@ export function KeepStation() {
                 </TableRow>
               ))}
               <TableRow className={css.total}>
-                <TableCell component="th" scope="row">
-                  This piece
-                </TableCell>
+                <TableCell component="th" scope="row">{say`This piece`}</TableCell>
                 <TableCell>{plan.keep.cost.total.toFixed(2)}</TableCell>
               </TableRow>
             </TableBody>
           </Table>
         )}
-        <Note>
-          In your own currency.{' '}
-          {plan.keep.cost.unknown.length > 0
-            ? `Not counted: ${plan.keep.cost.unknown.map((item) => COSTS[item].toLowerCase()).join(', ')}.`
-            : 'Binder and sealer by their share of the bottle.'}
-        </Note>
+        <Note>{say`In your own currency. ${plan.keep.cost.unknown.length > 0 ? say`Not counted: ${plan.keep.cost.unknown.map((item) => COSTS[item].toLowerCase()).join(', ')}.` : say`Binder and sealer by their share of the bottle.`}`}</Note>
       </Part>
       <CareLabel />
       <LastPhotoNote />
       <FaultNotes />
       <MissingList station="keep" />
-      <NextRow>
-        <FaultsLink />
-      </NextRow>
+      <FaultsLink />
     </StationLayout>
   );
 
   function answer(): string {
     if (keep.rating !== null)
       return plan.keep.cost.lines.length > 0
-        ? `Done and kept. It cost ${plan.keep.cost.total.toFixed(2)}.`
-        : 'Done and kept.';
-    return 'Keep what you learned: rate it, and note what was different.';
+        ? say`Done and kept. It cost ${plan.keep.cost.total.toFixed(2)}.`
+        : say`Done and kept.`;
+    return say`Keep what you learned: rate it, and note what was different.`;
   }
 }
 
@@ -236,11 +230,11 @@ function LastPhotoNote() {
   const worn = useMemo(() => last && wornShare(readKept(last)), [last]);
   if (!last || !left || !worn) return null;
   return (
-    <Note>
-      By the last photo, after pass {last.pass}: {Math.round(left.mean * 100)} % haze on the mean
-      {left.clears !== null && `, ${Math.round(left.clears * 100)} % of it gone when wet`},{' '}
-      {(worn.share * 100).toFixed(1)} % of the toner gone.
-    </Note>
+    <Note>{say`By the last photo, after pass ${last.pass}: ${remarks(
+      say`${Math.round(left.mean * 100)} % haze on the mean`,
+      left.clears !== null && say`${Math.round(left.clears * 100)} % of it gone when wet`,
+      say`${(worn.share * 100).toFixed(1)} % of the toner gone`,
+    )}.`}</Note>
   );
 }
 
@@ -250,7 +244,7 @@ function FaultNotes() {
   const { notes } = piece.faults;
   if (notes.length === 0) return null;
   return (
-    <Part title="Faults that were looked into">
+    <Part title={say`Faults that were looked into`}>
       <ul className={css.notes} data-testid="fault-notes">
         {notes.map(({ at, cause, remedy }) => (
           <li key={at}>
@@ -284,35 +278,32 @@ function CareLabel() {
   const text = piece.keep.careText ?? computed;
   const copy = () =>
     void navigator.clipboard.writeText(text).then(
-      () => notice({ text: 'The care label is copied.' }),
-      () => notice({ text: 'The browser did not allow copying. Select the text and copy it.', tone: 'error' }),
+      () => notice({ text: say`The care label is copied.` }),
+      () => notice({ text: say`The browser did not allow copying. Select the text and copy it.`, tone: 'error' }),
     );
   return (
-    <Part title={`Care label${piece.keep.careText === null ? '' : ' (your words)'}`}>
+    <Part title={say`Care label`} folded={piece.keep.careText === null ? say`as computed` : say`your words`}>
       <WritingField
-        label="Care label"
+        label={say`Care label`}
         shownLabel={false}
         value={text}
         mostCharacters={2000}
-        onCommit={(careText) => change('keep', { careText }, 'care label')}
+        onCommit={(careText) => change('keep', { careText }, say`care label`)}
         testId="care-label"
       />
       <NextRow apart>
-        <Button size="small" variant="outlined" onClick={copy}>
-          Copy
-        </Button>
+        <Button size="small" variant="outlined" onClick={copy}>{say`Copy`}</Button>
         <Button
           size="small"
           variant="outlined"
           onClick={() => void saveCareCard(piece, text, new Date(clock()))}
           data-testid="care-card"
-        >
-          As a small card, PDF
-        </Button>
+        >{say`As a small card, PDF`}</Button>
         {piece.keep.careText !== null && (
-          <Button size="small" onClick={() => change('keep', { careText: null }, 'care label as computed')}>
-            Back to Fobbet’s text
-          </Button>
+          <Button
+            size="small"
+            onClick={() => change('keep', { careText: null }, say`care label as computed`)}
+          >{say`Back to Fobbet’s text`}</Button>
         )}
       </NextRow>
     </Part>

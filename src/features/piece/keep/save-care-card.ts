@@ -2,6 +2,7 @@ import { pageSize, paperOf } from '@/core/sheet';
 import type { SizeMm } from '@/core/shape';
 import type { Piece } from '@/records';
 import { fileName, saveFile } from '@/features/sheets/save-file';
+import { say } from '@/words/say';
 
 /** As large as a visiting card's bigger brother: it goes behind a frame or onto a string. */
 const CARD: SizeMm = { widthMm: 105, heightMm: 74 };
@@ -17,13 +18,13 @@ export async function saveCareCard(piece: Piece, text: string, at: Date): Promis
   const { cardPdf } = await import('@/core/sheet/card-pdf');
   const { paper, custom } = piece.sheet;
   const bytes = await cardPdf({
-    title: `${piece.name}: care`,
+    title: say`${piece.name}: care`,
     picture,
     size: CARD,
     paper: pageSize(paperOf(paper, custom), 'portrait'),
     at,
   });
-  saveFile(new Blob([new Uint8Array(bytes)], { type: 'application/pdf' }), fileName(`${piece.name} care`, 'pdf'));
+  saveFile(new Blob([new Uint8Array(bytes)], { type: 'application/pdf' }), fileName(say`${piece.name} care`, 'pdf'));
 }
 
 async function drawCard(name: string, text: string): Promise<Uint8Array> {

@@ -3,6 +3,7 @@ import type { LayingStep } from '@/core/coat';
 import type { PiecePlan, StepId } from '@/core/stations';
 import { HAND_STEPS, SIGNS_OF_TIME, layingWords, stepTitle } from '@/words';
 import { card, cardTimer, type BenchCard, type BenchCards } from '../station-feature';
+import { say } from '@/words/say';
 
 /** Of the laying steps, those of the bed that dries first; the others follow it. */
 const BED_STEPS: readonly LayingStep['code'][] = ['ready-tools', 'bed-coat', 'wash-brush'];
@@ -21,7 +22,7 @@ export const layCards: BenchCards = ({ step, title }, _, plan, units) => {
   }
   const shown = laying.steps.filter(({ code }) => belongs(code, step));
   const firstCoat = shown.find(({ code }) => code === 'coat-surface' || code === 'coat-paper');
-  const open = cardTimer('Open time: lay before it skins', Math.floor(laying.openMinutes), true);
+  const open = cardTimer(say`Open time: lay before it skins`, Math.floor(laying.openMinutes), true);
   const cards = shown.map((one) =>
     card(
       one.code,
@@ -41,9 +42,14 @@ function peelCards({ cure: { peel } }: PiecePlan): BenchCard[] {
     card(
       'peel-window',
       peel.sign ? SIGNS_OF_TIME[peel.sign] : '',
-      `${Math.round(from)}–${Math.round(until)} min`,
-      cardTimer('Peel from now on', from),
+      say`${Math.round(from)}–${Math.round(until)} min`,
+      cardTimer(say`Peel from now on`, from),
     ),
-    card('peel-late', 'Peel before this time is up, or it tears.', null, cardTimer('Peel no later than now', until)),
+    card(
+      'peel-late',
+      say`Peel before this time is up, or it tears.`,
+      null,
+      cardTimer(say`Peel no later than now`, until),
+    ),
   ];
 }

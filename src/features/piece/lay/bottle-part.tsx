@@ -6,7 +6,8 @@ import { Note, Part, useUnits } from '@/ui';
 import Link from 'next/link';
 import { useOpenPiece } from '../piece-context';
 import css from './lay.module.css';
-import { BINDER_WORDS } from '@/words';
+import { BINDER_WORDS, sentences } from '@/words';
+import { say } from '@/words/say';
 
 const COMPARED = 6;
 
@@ -30,30 +31,31 @@ export function BottlePart() {
   );
   const seen = new Map(others.map((candidate) => [candidate.binder.id, candidate] as const).reverse());
   return (
-    <Part title="The bottle">
+    <Part
+      title={say`The bottle`}
+      folded={buy ? say`buy more` : left === null ? say`not counted` : say`${units.volume(left)} left`}
+    >
       <p className={css.bottle} data-testid="bottle">
         {left === null
-          ? `Your stash does not count ${BINDER_WORDS[binder.id].inText}. `
-          : `${units.volume(left)} left, ${units.volume(Math.max(0, left - needed))} after this piece. `}
+          ? say`Your stash does not count ${BINDER_WORDS[binder.id].inText}.`
+          : say`${units.volume(left)} left, ${units.volume(Math.max(0, left - needed))} after this piece.`}{' '}
         {buy && (
           <b>
-            Buy{' '}
             {buy.count === 1
-              ? `a bottle of ${units.volume(buy.ml)}`
-              : `${buy.count} bottles of ${units.volume(buy.ml)}`}
-            .{' '}
+              ? say`Buy a bottle of ${units.volume(buy.ml)}.`
+              : say`Buy ${buy.count} bottles of ${units.volume(buy.ml)}.`}{' '}
           </b>
         )}
-        {price !== undefined && `Medium for ${(price * needed).toFixed(2)}. `}
-        <Link href="/stash">Stash</Link>
+        {price !== undefined && <>{say`Medium for ${(price * needed).toFixed(2)}.`} </>}
+        <Link href="/stash">{say`Stash`}</Link>
       </p>
       {seen.size > 1 && (
         <Table className={css.costs}>
           <TableHead>
             <TableRow>
-              <TableCell>With</TableCell>
-              <TableCell>takes</TableCell>
-              <TableCell>costs</TableCell>
+              <TableCell>{say`With`}</TableCell>
+              <TableCell>{say`takes`}</TableCell>
+              <TableCell>{say`costs`}</TableCell>
             </TableRow>
           </TableHead>
           <TableBody>
@@ -69,7 +71,7 @@ export function BottlePart() {
                   <TableCell>{BINDER_WORDS[candidate.binder.id].name}</TableCell>
                   <TableCell>{units.volume(candidate.figures?.mediumMl ?? 0)}</TableCell>
                   <TableCell>
-                    {candidate.figures?.cost == null ? 'price unknown' : candidate.figures.cost.toFixed(2)}
+                    {candidate.figures?.cost == null ? say`price unknown` : candidate.figures.cost.toFixed(2)}
                   </TableCell>
                 </TableRow>
               ))}
@@ -77,8 +79,10 @@ export function BottlePart() {
         </Table>
       )}
       <Note>
-        Dots in the drawing: pour at the blue one; hold at the green corners, never in the wet dark. Scrape in the order
-        of the numbers.
+        {sentences(
+          say`Dots in the drawing: pour at the blue one; hold at the green corners, never in the wet dark.`,
+          say`Scrape in the order of the numbers.`,
+        )}
       </Note>
     </Part>
   );

@@ -4,6 +4,7 @@ import { REPAIR_WORDS, counted, stepTitle, type Wording } from '@/words';
 import type { RepairStage } from '@/core/mend';
 import type { Job, StepId } from '@/core/stations';
 import { card, type BenchCard, type BenchCards } from '../station-feature';
+import { say } from '@/words/say';
 
 /** Holes as the last photo shows them; null where none was read, or none is there. */
 function holeCard({ rub: { readings } }: Job, units: Wording): BenchCard | null {
@@ -12,7 +13,7 @@ function holeCard({ rub: { readings } }: Job, units: Wording): BenchCard | null 
   if (holes.length === 0) return null;
   return card(
     'holes-read',
-    `${counted(holes.length, 'hole', 'holes')}, ${units.area(100 * sum(holes.map(({ areaCm2 }) => areaCm2)))} in all. Their mixes stand at Mend, by number: stir one, dab all of its holes, then the next.`,
+    say`${counted(holes.length, 'hole', 'holes')}, ${units.area(100 * sum(holes.map(({ areaCm2 }) => areaCm2)))} in all. Their mixes stand at Mend, by number: stir one, dab all of its holes, then the next.`,
     `${holes.length}`,
   );
 }

@@ -6,6 +6,7 @@ import { Note, Part, useUnits } from '@/ui';
 import { STOP_POINT_WORDS, listOf, mixDoubt, mixWords, wayOutWords } from '@/words';
 import type { ReadHoles } from './use-holes';
 import css from './mend.module.css';
+import { say } from '@/words/say';
 
 const LETTERS = 'ABCDEFGH';
 
@@ -18,7 +19,7 @@ export function FromPhotoPart({ read: { holes, stop } }: { read: ReadHoles }) {
   if (holes.length === 0) return null;
   const inMixes = mixes.reduce((count, { holes: own }) => count + own.length, 0);
   return (
-    <Part title="Holes, from the last photo">
+    <Part title={say`Holes, from the last photo`}>
       {stop && (
         <div className={css.stop} data-testid="stop-point">
           <b>{STOP_POINT_WORDS[stop.reason]}</b>
@@ -36,7 +37,7 @@ export function FromPhotoPart({ read: { holes, stop } }: { read: ReadHoles }) {
               className={css.swatch}
               viewBox="0 0 40 40"
               role="img"
-              aria-label={`wanted ${mix.colour}, mixed ${mix.mix.colour}`}
+              aria-label={say`wanted ${mix.colour}, mixed ${mix.mix.colour}`}
             >
               <rect width="40" height="20" fill={mix.colour} />
               <rect y="20" width="40" height="20" fill={mix.mix.colour} />
@@ -45,28 +46,25 @@ export function FromPhotoPart({ read: { holes, stop } }: { read: ReadHoles }) {
               <b>
                 {LETTERS[at]}: {mixWords(mix)}
               </b>
-              <p>
-                {mix.holes.length === 1 ? 'Hole' : 'Holes'}{' '}
-                {listOf(mix.holes.slice(0, MOST_NAMED).map(({ number }) => `${number}`))}
-                {mix.holes.length > MOST_NAMED && ` and ${mix.holes.length - MOST_NAMED} more`},{' '}
-                {units.area(100 * mix.holes.reduce((sum, { areaCm2 }) => sum + areaCm2, 0))} in all. A brush about{' '}
-                {units.length(mix.brushMm)} wide, {Math.round(mix.minutes)} min.
-              </p>
+              <p>{say`${holesWords(mix.holes.map(({ number }) => `${number}`))}, ${units.area(100 * mix.holes.reduce((sum, { areaCm2 }) => sum + areaCm2, 0))} in all. A brush about ${units.length(mix.brushMm)} wide, ${Math.round(mix.minutes)} min.`}</p>
               {mixDoubt(mix) && <p>{mixDoubt(mix)}</p>}
             </div>
           </li>
         ))}
       </ul>
-      {inMixes < holes.length && <Note>{holes.length - inMixes} more are small, and of other colours: dab them.</Note>}
-      <Note>
-        The upper half of a patch is the picture’s colour there, the lower half what the mix gives. Thin it with water,
-        dab it on, and let it dry 30 to 60 min.{' '}
-        {pigments.length < 4
-          ? 'Mixed from a small set of usual pigments: put your own paints into the stash.'
-          : 'Mixed from the paints in your stash.'}
-      </Note>
+      {inMixes < holes.length && (
+        <Note>{say`${holes.length - inMixes} more are small, and of other colours: dab them.`}</Note>
+      )}
+      <Note>{say`The upper half of a patch is the picture’s colour there, the lower half what the mix gives. Thin it with water, dab it on, and let it dry 30 to 60 min. ${pigments.length < 4 ? say`Mixed from a small set of usual pigments: put your own paints into the stash.` : say`Mixed from the paints in your stash.`}`}</Note>
     </Part>
   );
 }
 
 const MOST_NAMED = 6;
+
+function holesWords(numbers: readonly string[]): string {
+  const named = numbers.slice(0, MOST_NAMED);
+  const more = numbers.length - named.length;
+  if (more > 0) return say`Holes ${named.join(', ')} and ${more} more`;
+  return numbers.length === 1 ? say`Hole ${named[0]}` : say`Holes ${listOf(named)}`;
+}

@@ -5,10 +5,11 @@ import { frameStrips, type Wear, type WearPlace } from '@/core/mend';
 import { baseCoatById } from '@/core/craft';
 import { useStash } from '@/features/at-hand';
 import { ChoiceField, Fields, LengthField, Note, Part, PercentField, TextButton, useUnits } from '@/ui';
-import { WEAR_NAMES, mixWords } from '@/words';
+import { WEAR_NAMES, mixWords, sentences } from '@/words';
 import { ColourField } from '../surface/colour-field';
 import { useOpenPiece } from '../piece-context';
 import type { ReadHoles } from './use-holes';
+import { say } from '@/words/say';
 
 const PLACES: readonly WearPlace[] = ['edges', 'corners', 'all-over'];
 const FIRST_WEAR: Wear = { share: 0.03, where: 'edges' };
@@ -28,25 +29,28 @@ export function LooksPart({ read, rim }: { read: ReadHoles | null; rim: { colour
   const framed = blank !== null && blank.layout.kind === 'plain' && blank.isFullRectangle && record?.class !== 'fabric';
   if (!mayWear && !mayStain && !framed && !rim) return null;
   const setWear = (patch: Partial<Wear>) =>
-    change('mend', { wear: { ...(wear ?? FIRST_WEAR), ...patch } }, 'wear on purpose');
+    change('mend', { wear: { ...(wear ?? FIRST_WEAR), ...patch } }, say`wear on purpose`);
   return (
-    <Part title="If you like it so">
+    <Part
+      title={say`If you like it so`}
+      folded={wear || glaze ? [wear && 'worn', glaze && 'stained'].filter(Boolean).join(', ') : say`nothing of it`}
+    >
       {mayWear && (
         <Fields>
           <PercentField
-            label="Worn on purpose"
+            label={say`Worn on purpose`}
             value={wear ? wear.share * 100 : null}
             onCommit={(percent) =>
               percent === null || percent <= 0
-                ? change('mend', { wear: null }, 'no wear')
+                ? change('mend', { wear: null }, say`no wear`)
                 : setWear({ share: Math.min(50, percent) / 100 })
             }
-            hint="of the print; clear for none"
+            hint={say`of the print; clear for none`}
             testId="wear"
           />
           {wear && (
             <ChoiceField
-              label="Where"
+              label={say`Where`}
               value={wear.where}
               options={PLACES.map((id) => ({ id, name: WEAR_NAMES[id].name }))}
               onCommit={(where) => setWear({ where })}
@@ -59,25 +63,29 @@ export function LooksPart({ read, rim }: { read: ReadHoles | null; rim: { colour
       {mayStain && (
         <Fields>
           <ColourField
-            label="Stain after the transfer"
+            label={say`Stain after the transfer`}
             value={glaze ?? FIRST_STAIN}
-            onCommit={(colour) => change('mend', { glaze: colour }, 'stain')}
+            onCommit={(colour) => change('mend', { glaze: colour }, say`stain`)}
           />
-          {glaze && <TextButton onClick={() => change('mend', { glaze: null }, 'no stain')}>Without stain</TextButton>}
+          {glaze && (
+            <TextButton onClick={() => change('mend', { glaze: null }, say`no stain`)}>{say`Without stain`}</TextButton>
+          )}
         </Fields>
       )}
       {glaze && (
         <Note>
-          Bare wood takes it and darkens, the picture does not: wipe it on with the grain and off again at once.{' '}
-          {baseCoatById(piece.surface.baseCoat).wash && 'Over a wash it takes less. '}Oily rags can heat themselves: dry
-          them flat, or put them into water.
+          {sentences(
+            say`Bare wood takes it and darkens, the picture does not: wipe it on with the grain and off again at once.`,
+            baseCoatById(piece.surface.baseCoat).wash && say`Over a wash it takes less.`,
+            say`Oily rags can heat themselves: dry them flat, or put them into water.`,
+          )}
         </Note>
       )}
       {framed && blank && (
         <>
           <Fields>
             <LengthField
-              label="Frame strips, how wide"
+              label={say`Frame strips, how wide`}
               value={stripMm}
               onCommit={(mm) => setStripMm(mm ?? STRIP_MM)}
               minMm={4}
@@ -93,15 +101,15 @@ export function LooksPart({ read, rim }: { read: ReadHoles | null; rim: { colour
 
   function frameWords(): string {
     const { across, down, stockMm } = frameStrips(blank!, stripMm);
-    return `Two strips of ${units.length(across.outerMm)} and two of ${units.length(down.outerMm)}, tip to tip, mitred at 45°; inside they are ${units.length(across.innerMm)} and ${units.length(down.innerMm)}. Buy ${units.length(stockMm)} of stock: the saw takes some.`;
+    return say`Two strips of ${units.length(across.outerMm)} and two of ${units.length(down.outerMm)}, tip to tip, mitred at 45°; inside they are ${units.length(across.innerMm)} and ${units.length(down.innerMm)}. Buy ${units.length(stockMm)} of stock: the saw takes some.`;
   }
 
   function wearWords({ share, where }: Wear, areaMm2: number): string {
-    const wanted = `${units.area(share * areaMm2)} ${WEAR_NAMES[where].where}, drawn as specks: 320 grit or steel wool, dry, with a mask.`;
+    const wanted = say`${units.area(share * areaMm2)} ${WEAR_NAMES[where].where}, drawn as specks: 320 grit or steel wool, dry, with a mask.`;
     if (!read) return wanted;
     const now = wornShare(read.reading);
     const more = Math.max(0, share - now.share);
-    return `${wanted} The last photo shows ${(now.share * 100).toFixed(1)} % worn, ${Math.round(now.atEdges * 100)} % of that at the edges: ${more > 0 ? `${units.area(more * areaMm2)} more to go.` : 'it is there already.'}`;
+    return say`${wanted} The last photo shows ${(now.share * 100).toFixed(1)} % worn, ${Math.round(now.atEdges * 100)} % of that at the edges: ${more > 0 ? say`${units.area(more * areaMm2)} more to go.` : say`it is there already.`}`;
   }
 }
 
@@ -119,9 +127,6 @@ function RimNote({ rim: { colour, widthMm } }: { rim: { colour: string; widthMm:
     [colour, widthMm, pigments],
   );
   return mix ? (
-    <Note>
-      A rim of {units.length(widthMm)} in the picture’s own edge colour hides its edge: {mixWords(mix)}, sponged
-      outward.
-    </Note>
+    <Note>{say`A rim of ${units.length(widthMm)} in the picture’s own edge colour hides its edge: ${mixWords(mix)}, sponged outward.`}</Note>
   ) : null;
 }

@@ -21,6 +21,7 @@ import { useStepDone } from '../use-step-done';
 import { MendOverlay } from './mend-overlay';
 import { useEdgeColour } from './use-edge-colour';
 import { useHoles } from './use-holes';
+import { say } from '@/words/say';
 
 /** What mixes colours loads when the station is open. */
 const FromPhotoPart = dynamic(() => import('./from-photo-part').then((file) => file.FromPhotoPart), { ssr: false });
@@ -76,14 +77,37 @@ export function MendStation() {
 
   return (
     <StationLayout
+      station="mend"
+      act={
+        plan.mend.repairs.length > 0 && (
+          <NextRow>
+            {finished ? (
+              <>
+                <Note>{say`Mended.`}</Note>
+                <TextButton
+                  onClick={() => steps.revoke({ kind: 'mend', part: 'finish' }, say`mend on`)}
+                >{say`Mend more`}</TextButton>
+              </>
+            ) : (
+              <Button
+                variant="contained"
+                onClick={() => steps.done({ kind: 'mend', part: 'finish' }, 'mended')}
+                data-testid="mended"
+              >{say`Mended: nothing more to do`}</Button>
+            )}
+          </NextRow>
+        )
+      }
+      answer={<Answer>{answer()}</Answer>}
+      onward={<NextLink station="seal" quiet={!finished} />}
       specimen={
         <LandingDrawing
           optics={stageOptics('hazy')}
           painted={done.has('trace')}
           caption={
             read && read.holes.length > 0
-              ? 'Rubbed and dry: holes by their numbers, from the last photo.'
-              : 'Rubbed and dry, before the sealer.'
+              ? say`Rubbed and dry: holes by their numbers, from the last photo.`
+              : say`Rubbed and dry, before the sealer.`
           }
           overlay={() =>
             blank && print ? (
@@ -102,51 +126,28 @@ export function MendStation() {
         />
       }
     >
-      <Answer>{answer()}</Answer>
       {isRead && <InspectPart />}
       {read && <FromPhotoPart read={read} />}
-      {expected.length > 0 && <Part title="Usual on this piece">{expected.map(row)}</Part>}
-      {ifSeen.length > 0 && <Part title="If you see it, or like it">{ifSeen.map(row)}</Part>}
+      {expected.length > 0 && <Part title={say`Usual on this piece`}>{expected.map(row)}</Part>}
+      {ifSeen.length > 0 && <Part title={say`If you see it, or like it`}>{ifSeen.map(row)}</Part>}
       {plan.mend.repairs.length > 0 && <LooksPart read={read} rim={rim} />}
-      {plan.mend.repairs.length > 0 && (
-        <NextRow>
-          {finished ? (
-            <>
-              <Note>Mended.</Note>
-              <TextButton onClick={() => steps.revoke({ kind: 'mend', part: 'finish' }, 'mend on')}>
-                Mend more
-              </TextButton>
-            </>
-          ) : (
-            <Button
-              variant="contained"
-              onClick={() => steps.done({ kind: 'mend', part: 'finish' }, 'mended')}
-              data-testid="mended"
-            >
-              Mended: nothing more to do
-            </Button>
-          )}
-        </NextRow>
-      )}
       <StationTools station="mend" />
       <MissingList station="mend" />
       <StationCautions station="mend" />
-      <NextRow>
-        <NextLink station="seal" quiet={!finished} />
-        <FaultsLink />
-      </NextRow>
+      <FaultsLink />
     </StationLayout>
   );
 
   function answer(): string {
-    if (plan.method.school?.sealsItself) return 'A tape decal is not mended: it lies under its own tape.';
-    if (plan.mend.repairs.length === 0) return 'What can be mended follows from the surface and the method.';
-    if (finished) return 'Mended.';
-    if (dryAt !== null && now < dryAt) return `Let it dry until ${clockTime(dryAt, now)}: faults show only when dry.`;
-    if (read?.stop) return 'More is gone than mends well: see the ways out.';
+    if (plan.method.school?.sealsItself) return say`A tape decal is not mended: it lies under its own tape.`;
+    if (plan.mend.repairs.length === 0) return say`What can be mended follows from the surface and the method.`;
+    if (finished) return say`Mended.`;
+    if (dryAt !== null && now < dryAt)
+      return say`Let it dry until ${clockTime(dryAt, now)}: faults show only when dry.`;
+    if (read?.stop) return say`More is gone than mends well: see the ways out.`;
     if (read && read.holes.length > 0)
-      return `${counted(read.holes.length, 'hole', 'holes')} to paint in, about ${Math.round(sum(read.holes.map(({ minutes }) => minutes)))} min of hands.`;
-    if (left.length === 0) return 'Look it over once more, then seal.';
-    return `${left.length === 1 ? 'One thing is' : `${left.length} things are`} usual here: ${REPAIR_WORDS[left[0]!.id].inText} first.`;
+      return say`${counted(read.holes.length, 'hole', 'holes')} to paint in, about ${Math.round(sum(read.holes.map(({ minutes }) => minutes)))} min of hands.`;
+    if (left.length === 0) return say`Look it over once more, then seal.`;
+    return say`${left.length === 1 ? say`One thing is` : say`${left.length} things are`} usual here: ${REPAIR_WORDS[left[0]!.id].inText} first.`;
   }
 }

@@ -5,16 +5,17 @@ import { ITEM_BOUNDS, itemsOf, newItem, type StashItem } from '@/records';
 import { LabelFields, useStash } from '@/features/at-hand';
 import { useClock, ChoiceField, Fields, Note, PriceField, TickRow, VolumeField, Wide, useUnits } from '@/ui';
 import { BINDER_WORDS, PRINT_WORDS } from '@/words';
+import { say } from '@/words/say';
 
 const PRINTERS: { id: PrinterAtHand; name: string }[] = [
-  { id: 'copy-shop', name: 'Copy shop' },
-  { id: 'laser', name: 'Own laser' },
-  { id: 'inkjet', name: 'Own inkjet' },
+  { id: 'copy-shop', name: say`Copy shop` },
+  { id: 'laser', name: say`Own laser` },
+  { id: 'inkjet', name: say`Own inkjet` },
 ];
 const SKILLS: { id: '1' | '2' | '3'; name: string }[] = [
-  { id: '1', name: 'First pieces' },
-  { id: '2', name: 'Some' },
-  { id: '3', name: 'Much' },
+  { id: '1', name: say`First pieces` },
+  { id: '2', name: say`Some` },
+  { id: '3', name: say`Much` },
 ];
 const SPECIAL = PRINTS.filter((print) => print.wet === 'own-school' || print.wet === 'slow');
 
@@ -25,13 +26,13 @@ export function AtHandFields() {
     <>
       <Fields>
         <ChoiceField
-          label="Printer at hand"
+          label={say`Printer at hand`}
           value={stash.printer}
           options={PRINTERS}
           onCommit={(printer) => void change({ printer })}
         />
         <ChoiceField
-          label="Practice"
+          label={say`Practice`}
           value={String(stash.skill) as '1' | '2' | '3'}
           options={SKILLS}
           onCommit={(skill) => void change({ skill: Number(skill) as 1 | 2 | 3 })}
@@ -52,7 +53,7 @@ export function AtHandFields() {
           {PRINT_WORDS[print.id].name}
         </TickRow>
       ))}
-      <Note>Kept for all your pieces.</Note>
+      <Note>{say`Kept for all your pieces.`}</Note>
     </>
   );
 }
@@ -85,13 +86,13 @@ export function BottleFields({
     <Fields>
       <LabelFields label={note.label} usual={usual} onCommit={(patch) => label(patch)} />
       <PriceField
-        label="Price of the bottle"
+        label={say`Price of the bottle`}
         value={note.price}
         onCommit={(price) => set({ price })}
         testId="label-price"
       />
       <VolumeField
-        label="It holds"
+        label={say`It holds`}
         value={note.size}
         {...ITEM_BOUNDS.size}
         clearable
@@ -99,10 +100,7 @@ export function BottleFields({
         testId="label-size"
       />
       <Wide>
-        <Note>
-          From your bottle, at {units.temperature(21)} and 50 %. It overrules Fobbet’s figures in all your pieces; empty
-          it to go back. Price and size are the bottle’s in the stash: changed in one place, they change in the other.
-        </Note>
+        <Note>{say`From your bottle, at ${units.temperature(21)} and 50 %. It overrules Fobbet’s figures in all your pieces; empty it to go back. Price and size are the bottle’s in the stash: changed in one place, they change in the other.`}</Note>
       </Wide>
     </Fields>
   );

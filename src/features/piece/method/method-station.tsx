@@ -10,10 +10,11 @@ import {
   TableHead,
   TableRow,
 } from '@mui/material';
+import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { PRINTS, binderById, nominalFilmUm } from '@/core/craft';
-import { formatDuration } from '@/core/measure';
-import { START_POINTS, type Candidate, type LookWanted } from '@/core/method';
+import { formatDuration } from '@/words/figures';
+import { START_POINTS, threeWays, type Candidate, type LookWanted, type Way } from '@/core/method';
 import { runSteps } from '@/core/plan';
 import { stageOptics, type RenderStage } from '@/core/render';
 import {
@@ -21,14 +22,13 @@ import {
   Because,
   ChoiceField,
   Fields,
-  NextRow,
-  Note,
   Part,
   SelectField,
   Steps,
   Wide,
   useUnits,
   TextButton,
+  Unbroken,
 } from '@/ui';
 import { LandingDrawing } from '../drawings/landing';
 import { DisagreementNotes } from '../disagreement-notes';
@@ -44,6 +44,7 @@ import { UseField } from '../use-field';
 import {
   BINDER_WORDS,
   CONDITION_WORDS,
+  GAIN_WORDS,
   LANDS_WORDS,
   PRINT_WORDS,
   SCHOOL_NAMES,
@@ -56,26 +57,29 @@ import {
   stepTitle,
   type Wording,
   counted,
+  listOf,
 } from '@/words';
+import { say } from '@/words/say';
+import { sayWith } from '@/ui/say-with';
 
 const WHITES = [
-  { id: 'either', name: 'Either' },
-  { id: 'surface-shows', name: 'Surface shows' },
-  { id: 'stay-white', name: 'Stay white' },
+  { id: 'either', name: say`Either` },
+  { id: 'surface-shows', name: say`Surface shows` },
+  { id: 'stay-white', name: say`Stay white` },
 ] as const;
 const LOOKS: { id: LookWanted; name: string }[] = [
-  { id: 'any', name: 'Any' },
-  { id: 'crisp', name: 'Crisp' },
-  { id: 'soft', name: 'Soft' },
-  { id: 'distressed', name: 'Worn' },
+  { id: 'any', name: say`Any` },
+  { id: 'crisp', name: say`Crisp` },
+  { id: 'soft', name: say`Soft` },
+  { id: 'distressed', name: say`Worn` },
 ];
 const STAGES: { id: RenderStage; name: string }[] = [
-  { id: 'laid', name: 'Just laid' },
-  { id: 'pass-1', name: 'After pass 1' },
-  { id: 'hazy', name: 'Dry, with haze' },
-  { id: 'wet', name: 'Wet' },
-  { id: 'matte', name: 'Sealed matte' },
-  { id: 'gloss', name: 'Sealed gloss' },
+  { id: 'laid', name: say`Just laid` },
+  { id: 'pass-1', name: say`After pass 1` },
+  { id: 'hazy', name: say`Dry, with haze` },
+  { id: 'wet', name: say`Wet` },
+  { id: 'matte', name: say`Sealed matte` },
+  { id: 'gloss', name: say`Sealed gloss` },
 ];
 
 export function MethodStation() {
@@ -89,6 +93,8 @@ export function MethodStation() {
   const {
     method: { chosen },
   } = plan;
+  const ways = threeWays(usable, chosen);
+  const others = usable.filter((one) => ways.every(({ candidate }) => candidate !== one));
   const choose = ({ school, binder }: Candidate) =>
     change(
       'method',
@@ -101,7 +107,7 @@ export function MethodStation() {
   const views = (
     <>
       <label className={css.stage}>
-        Shown
+        {say`Shown`}
         <NativeSelect
           value={stage}
           onChange={(event) => setStage(event.target.value as RenderStage)}
@@ -118,19 +124,25 @@ export function MethodStation() {
         exclusive
         size="small"
         value={board ? 'board' : 'one'}
-        aria-label="What is shown"
+        aria-label={say`What is shown`}
         onChange={(_, next: string | null) => next && setBoard(next === 'board')}
       >
-        <ToggleButton value="one">This one</ToggleButton>
-        <ToggleButton value="board" disabled={!plan.surface.blank || !plan.surface.record} data-testid="try-on-view">
-          Try on
-        </ToggleButton>
+        <ToggleButton value="one">{say`This one`}</ToggleButton>
+        <ToggleButton
+          value="board"
+          disabled={!plan.surface.blank || !plan.surface.record}
+          data-testid="try-on-view"
+        >{say`Try on`}</ToggleButton>
       </ToggleButtonGroup>
     </>
   );
 
   return (
     <StationLayout
+      station="method"
+      answer={<Answer stop={stop}>{answer()}</Answer>}
+      act={best && !chosen && <TakeAndGoOn candidate={best} onTake={() => choose(best)} />}
+      onward={<NextLink station="sheet" quiet={plan.method.binder === null} />}
       specimen={
         board && side === 'landing' ? (
           <TryOnBoard optics={stageOptics(stage)} actions={views} />
@@ -141,70 +153,91 @@ export function MethodStation() {
             caption={
               plan.method.binder
                 ? plan.method.binder.base === 'clear'
-                  ? 'The surface shows where the picture is white.'
-                  : 'White stays white.'
-                : 'Choose a method to see what becomes of the whites.'
+                  ? say`The surface shows where the picture is white.`
+                  : say`White stays white.`
+                : say`Choose a method to see what becomes of the whites.`
             }
           />
         )
       }
     >
-      <Answer stop={stop}>{answer()}</Answer>
-      {chosen && (
+      {ways.length > 0 && <Ways ways={ways} chosen={chosen} onChoose={choose} />}
+      {ways.some(({ candidate }) => candidate.conditions.length > 0) && (
+        <ul className={css.conditions}>
+          {ways.flatMap(({ candidate }) =>
+            candidate.conditions.map((condition) => (
+              <li key={`${methodName(candidate)} ${condition}`} className={css.condition}>
+                {wayName(candidate)}: {CONDITION_WORDS[condition]}
+              </li>
+            )),
+          )}
+        </ul>
+      )}
+      {(chosen ?? best) && (
         <Because
-          reasons={chosen.reasons.slice(0, LEADING_REASONS).map((reason) => ({
+          title={chosen ? say`Because` : say`Why the first`}
+          reasons={(chosen ?? best)!.reasons.slice(0, LEADING_REASONS).map((reason) => ({
             figure: pointsShown(reason.points),
             text: reasonWords(reason),
           }))}
         />
       )}
       {board && (
-        <Part title="Try on">
+        <Part title={say`Try on`}>
           <TryOnFields />
         </Part>
       )}
-      <Part title="Change">
+      <Part title={say`Change`}>
         <Fields>
           <Wide>
             <SelectField
-              label="What the print is made with"
+              label={say`What the print is made with`}
               value={piece.method.print}
               options={PRINTS.map(({ id }) => ({ id, name: PRINT_WORDS[id].name }))}
-              onCommit={(print) => change('method', { print }, 'kind of print')}
+              onCommit={(print) => change('method', { print }, say`kind of print`)}
               testId="print-kind"
             />
           </Wide>
           <Wide>
             <ChoiceField
-              label="White parts of the picture"
+              label={say`White parts of the picture`}
               value={piece.method.whites}
               options={WHITES}
-              onCommit={(whites) => change('method', { whites }, 'white parts')}
+              onCommit={(whites) => change('method', { whites }, say`white parts`)}
             />
           </Wide>
           <ChoiceField
-            label="Look wanted"
+            label={say`Look wanted`}
             value={piece.method.look}
             options={LOOKS}
-            onCommit={(look) => change('method', { look }, 'look wanted')}
+            onCommit={(look) => change('method', { look }, say`look wanted`)}
           />
           <UseField at="method" testId="use" />
         </Fields>
         <details className={css.more}>
-          <summary>Printer, paper and practice at hand</summary>
+          <summary>{say`Printer, paper and practice at hand`}</summary>
           <AtHandFields />
         </details>
       </Part>
-      {usable.length > 0 && (
-        <Part title="What works, best first">
-          {usable.length > 1 && <ComparisonTable candidates={usable.slice(0, COMPARED)} />}
+      {ways.length > 0 && (
+        <Part title={say`Points of these`} folded={listOf(ways.map(({ candidate }) => String(candidate.score)))}>
+          {ways.map(({ candidate }) => (
+            <div key={methodName(candidate)} className={css.points}>
+              <h4 className={css.name}>{methodName(candidate)}</h4>
+              <p className={css.essence}>{essenceOf(candidate)}</p>
+              <Points candidate={candidate} />
+            </div>
+          ))}
+        </Part>
+      )}
+      {others.length > 0 && (
+        <Part title={say`What else works`} folded={counted(others.length, 'way', 'ways')}>
           <ol className={css.list}>
-            {usable.map((one) => (
+            {others.map((one) => (
               <CandidateRow
                 key={`${one.school.id}-${one.binder.id}`}
                 candidate={one}
                 chosen={one === chosen}
-                best={one === best}
                 onChoose={() => choose(one)}
               />
             ))}
@@ -212,12 +245,15 @@ export function MethodStation() {
         </Part>
       )}
       {chosen && chosen.binder.wet && (
-        <Part title={`On the label of your ${BINDER_WORDS[chosen.binder.id].inText}`}>
+        <Part
+          title={say`On the label of your ${BINDER_WORDS[chosen.binder.id].inText}`}
+          folded={say`as usual until you type it`}
+        >
           <BottleFields binder={chosen.binder.id} usual={usualOf(chosen, units)} />
         </Part>
       )}
       {steps.length > 0 && (
-        <Part title="In this order">
+        <Part title={say`In this order`} folded={counted(steps.length, 'step', 'steps')}>
           <Steps>
             {steps.map((step) => (
               <li key={step.id}>
@@ -231,7 +267,7 @@ export function MethodStation() {
       )}
       <DisagreementNotes at="method" />
       {refused.length > 0 && (
-        <Part title="Refused, and why">
+        <Part title={say`Refused, and why`} folded={counted(refused.length, 'way', 'ways')}>
           <ul className={css.refused} data-testid="refused">
             {refused.map((candidate) => (
               <li key={`${candidate.school.id}-${candidate.binder.id}`}>
@@ -248,12 +284,10 @@ export function MethodStation() {
                             binder: candidate.binder.id,
                           },
                         },
-                        'kind of print and method',
+                        say`kind of print and method`,
                       )
                     }
-                  >
-                    Print it as: {PRINT_WORDS[candidate.refusal.switchTo].inText}
-                  </TextButton>
+                  >{say`Print it as: ${PRINT_WORDS[candidate.refusal.switchTo].inText}`}</TextButton>
                 )}
               </li>
             ))}
@@ -262,18 +296,15 @@ export function MethodStation() {
       )}
       <MissingList station="method" />
       <StationCautions station="method" />
-      <NextRow>
-        <NextLink station="sheet" quiet={plan.method.binder === null} />
-      </NextRow>
     </StationLayout>
   );
 
   function answer(): string {
-    if (!plan.surface.record) return 'Methods are ranked once the surface is known.';
-    if (chosen?.verdict === 'refused') return `${methodName(chosen)} cannot work here.`;
-    if (usable.length === 0) return 'Nothing works with this print: change what it is made with.';
+    if (!plan.surface.record) return say`Methods are ranked once the surface is known.`;
+    if (chosen?.verdict === 'refused') return say`${methodName(chosen)} cannot work here.`;
+    if (usable.length === 0) return say`Nothing works with this print: change what it is made with.`;
     if (chosen) return `${methodName(chosen)}.`;
-    return `Best here: ${lowerFirst(methodName(best!))}.`;
+    return say`Best here: ${lowerFirst(methodName(best!))}.`;
   }
 }
 
@@ -289,53 +320,89 @@ function usualOf({ binder }: Candidate, units: Wording): { filmUm: string; waitH
   return {
     filmUm: units.film(nominalFilmUm(record)),
     waitHours: min === max ? `${max} h` : `${min}–${max} h`,
-    openMinutes: `${record.openMinutes} min`,
+    openMinutes: say`${record.openMinutes} min`,
   };
 }
 
-const SHOWN_REASONS = 3;
 const LEADING_REASONS = 5;
-const COMPARED = 3;
 
-/** The leading methods side by side. */
-function ComparisonTable({ candidates }: { candidates: readonly Candidate[] }) {
+/** Takes the best way and goes on, in one press. */
+function TakeAndGoOn({ candidate, onTake }: { candidate: Candidate; onTake: () => void }) {
+  const { piece } = useOpenPiece();
+  const router = useRouter();
+  return (
+    <Button
+      variant="contained"
+      data-testid="take-and-go-on"
+      onClick={() => {
+        onTake();
+        router.push(`/piece/${piece.id}/sheet`);
+      }}
+    >{say`Take ${lowerFirst(wayName(candidate))} and go on`}</Button>
+  );
+}
+
+const wayName = ({ binder, school }: Candidate): string =>
+  binder.wet ? BINDER_WORDS[binder.id].shortName : SCHOOL_NAMES[school.id].name;
+
+/** The best way and two that trade its points for something else, side by side, each to be taken. */
+function Ways({
+  ways,
+  chosen,
+  onChoose,
+}: {
+  ways: readonly Way[];
+  chosen: Candidate | null;
+  onChoose: (candidate: Candidate) => void;
+}) {
   const units = useUnits();
   const rows: [string, (candidate: Candidate) => string][] = [
-    ['Points of 100', ({ score }) => String(score)],
-    ['Ready to rub', ({ figures }) => (figures?.waitHours ? formatDuration(figures.waitHours) : 'at once')],
+    [say`Points of 100`, ({ score }) => String(score)],
+    [say`Ready to rub`, ({ figures }) => (figures?.waitHours ? formatDuration(figures.waitHours) : say`at once`)],
     [
-      'Rubbing',
+      say`Rubbing`,
       ({ figures }) =>
-        figures?.passes ? `${figures.minutes} min, ${counted(figures.passes, 'pass', 'passes')}` : 'none',
+        figures?.passes ? say`${figures.minutes} min, ${counted(figures.passes, 'pass', 'passes')}` : say`none`,
     ],
-    ['Toner kept', ({ figures }) => `${Math.round((figures?.kept ?? 0) * 100)} %`],
-    ['Medium', ({ figures }) => (figures?.mediumMl ? units.volume(figures.mediumMl) : 'none')],
-    ['Medium costs', ({ figures }) => (figures?.cost == null ? 'no price at hand' : figures.cost.toFixed(2))],
-    ['Washable', ({ binder }) => (binder.washable ? 'yes' : 'no')],
-    ['Lands', ({ school }) => school.looks.map((look) => LANDS_WORDS[look]).join(', ')],
+    [say`Toner kept`, ({ figures }) => `${Math.round((figures?.kept ?? 0) * 100)} %`],
+    [say`Medium`, ({ figures }) => (figures?.mediumMl ? units.volume(figures.mediumMl) : say`none`)],
+    [say`Medium costs`, ({ figures }) => (figures?.cost == null ? say`no price` : figures.cost.toFixed(2))],
+    [say`Washable`, ({ binder }) => (binder.washable ? say`yes` : say`no`)],
+    [say`Lands`, ({ school }) => school.looks.map((look) => LANDS_WORDS[look]).join(', ')],
   ];
   return (
     <Table className={css.compare} data-testid="compare">
       <TableHead>
         <TableRow>
           <TableCell component="td" />
-          {candidates.map((candidate) => (
-            <TableCell key={`${candidate.school.id}-${candidate.binder.id}`}>
-              {candidate.binder.wet
-                ? BINDER_WORDS[candidate.binder.id].shortName
-                : SCHOOL_NAMES[candidate.school.id].name}
+          {ways.map(({ candidate, gains }, at) => (
+            <TableCell key={methodName(candidate)} data-chosen={candidate === chosen}>
+              {wayName(candidate)}
+              <small>
+                {at === 0 ? say`best here` : gains.map((gain) => GAIN_WORDS[gain]).join(', ') || say`next best`}
+              </small>
             </TableCell>
           ))}
         </TableRow>
       </TableHead>
       <TableBody>
+        <TableRow>
+          <TableCell component="td" />
+          {ways.map(({ candidate }) => (
+            <TableCell key={methodName(candidate)}>
+              <ChooseButton candidate={candidate} chosen={candidate === chosen} onChoose={() => onChoose(candidate)} />
+            </TableCell>
+          ))}
+        </TableRow>
         {rows.map(([name, show]) => (
           <TableRow key={name}>
             <TableCell component="th" scope="row">
               {name}
             </TableCell>
-            {candidates.map((candidate) => (
-              <TableCell key={`${candidate.school.id}-${candidate.binder.id}`}>{show(candidate)}</TableCell>
+            {ways.map(({ candidate }) => (
+              <TableCell key={methodName(candidate)}>
+                <Unbroken>{show(candidate)}</Unbroken>
+              </TableCell>
             ))}
           </TableRow>
         ))}
@@ -347,20 +414,17 @@ function ComparisonTable({ candidates }: { candidates: readonly Candidate[] }) {
 function CandidateRow({
   candidate,
   chosen,
-  best,
   onChoose,
 }: {
   candidate: Candidate;
   chosen: boolean;
-  best: boolean;
   onChoose: () => void;
 }) {
-  const { binder, school, score, reasons, conditions } = candidate;
-  const plain = reasons.filter(({ code }) => code !== 'condition');
+  const { binder, school, score, conditions } = candidate;
   return (
     <li className={css.candidate} data-chosen={chosen} data-binder={binder.id} data-school={school.id}>
       <span className={css.score}>
-        {score} <small>of 100</small>
+        {score} <small>{say`of 100`}</small>
       </span>
       <div>
         <h4 className={css.name}>{binder.wet ? BINDER_WORDS[binder.id].name : SCHOOL_NAMES[school.id].name}</h4>
@@ -368,35 +432,50 @@ function CandidateRow({
           {SCHOOL_NAMES[school.id].name}. {essenceOf(candidate)}
         </p>
         {conditions.map((condition) => (
-          <p key={condition} className={css.condition}>
-            Works – {CONDITION_WORDS[condition]}
-          </p>
+          <p key={condition} className={css.condition}>{say`Works – ${CONDITION_WORDS[condition]}`}</p>
         ))}
-        {best && !chosen && <Note>{plain.slice(0, SHOWN_REASONS).map(reasonWords).join(' ')}</Note>}
-        <details>
-          <summary>Why {score} of 100</summary>
-          <ul className={css.reasons}>
-            <li>
-              <span>{START_POINTS}</span>to begin with
-            </li>
-            {reasons.map((reason) => (
-              <li key={reasonWords(reason)}>
-                <span>{reason.points > 0 ? `+${reason.points}` : Math.round(reason.points) || 0}</span>
-                {reasonWords(reason)}
-              </li>
-            ))}
-          </ul>
-        </details>
+        <WhyPoints candidate={candidate} />
       </div>
-      <Button
-        size="small"
-        variant={chosen ? 'contained' : 'outlined'}
-        onClick={onChoose}
-        aria-pressed={chosen}
-        aria-label={`${chosen ? 'Chosen' : 'Choose'}: ${methodName(candidate)}`}
-      >
-        {chosen ? 'Chosen' : 'Choose'}
-      </Button>
+      <ChooseButton candidate={candidate} chosen={chosen} onChoose={onChoose} />
     </li>
   );
 }
+
+const ChooseButton = ({
+  candidate,
+  chosen,
+  onChoose,
+}: {
+  candidate: Candidate;
+  chosen: boolean;
+  onChoose: () => void;
+}) => (
+  <Button
+    size="small"
+    variant={chosen ? 'contained' : 'outlined'}
+    onClick={onChoose}
+    aria-pressed={chosen}
+    aria-label={`${chosen ? say`Chosen` : say`Choose`}: ${methodName(candidate)}`}
+  >
+    {chosen ? say`Chosen` : say`Choose`}
+  </Button>
+);
+
+const WhyPoints = ({ candidate }: { candidate: Candidate }) => (
+  <details>
+    <summary>{say`Why ${candidate.score} of 100`}</summary>
+    <Points candidate={candidate} />
+  </details>
+);
+
+const Points = ({ candidate: { reasons } }: { candidate: Candidate }) => (
+  <ul className={css.reasons}>
+    <li>{sayWith`${(<span>{START_POINTS}</span>)}to begin with`}</li>
+    {reasons.map((reason) => (
+      <li key={reasonWords(reason)}>
+        <span>{reason.points > 0 ? `+${reason.points}` : Math.round(reason.points) || 0}</span>
+        {reasonWords(reason)}
+      </li>
+    ))}
+  </ul>
+);

@@ -13,6 +13,7 @@ import { useOpenPiece } from '../piece-context';
 import css from './method.module.css';
 import { BASE_COAT_WORDS, BINDER_WORDS, SCHOOL_NAMES, SURFACE_WORDS } from '@/words';
 import { useTone } from '../tone-context';
+import { say } from '@/words/say';
 
 const MOST = 6;
 const CAPTION_PX = 74;
@@ -78,7 +79,7 @@ export function TryOnBoard({ optics, actions }: { optics: Optics; actions: React
     observer.observe(frame.current);
     return () => observer.disconnect();
   }, []);
-  if (!plan.surface.blank) return <Note>Measure the blank first.</Note>;
+  if (!plan.surface.blank) return <Note>{say`Measure the blank first.`}</Note>;
   const columns = box.width < 500 ? 2 : pairs.length <= 4 ? Math.min(2, pairs.length) : 3;
   const rows = Math.ceil(pairs.length / columns);
   const [cellWidth, cellHeight] = [box.width / columns - 18, Math.max(120, box.height / rows - CAPTION_PX)];
@@ -89,7 +90,7 @@ export function TryOnBoard({ optics, actions }: { optics: Optics; actions: React
   const pick = (pair: TryOn) =>
     changeAll(
       patchOf(pair, pair.surface === piece.surface.kind),
-      `${SURFACE_WORDS[pair.surface].shortInText} with ${BINDER_WORDS[pair.binder].inText}`,
+      say`${SURFACE_WORDS[pair.surface].shortInText} with ${BINDER_WORDS[pair.binder].inText}`,
     );
   return (
     <figure className={css.board}>
@@ -107,12 +108,12 @@ export function TryOnBoard({ optics, actions }: { optics: Optics; actions: React
               optics={optics}
               pxPerMm={pxPerMm}
               onPick={() => pick(pair)}
-              onRemove={() => change('method', { tryOn: pairs.filter((_, i) => i !== index) }, 'pair taken away')}
+              onRemove={() => change('method', { tryOn: pairs.filter((_, i) => i !== index) }, say`pair taken away`)}
             />
           ))}
       </div>
       <figcaption className={css.boardCaption}>
-        <span>All at one scale, as they should look.</span>
+        <span>{say`All at one scale, as they should look.`}</span>
         <span className={css.actions}>{actions}</span>
       </figcaption>
     </figure>
@@ -170,7 +171,7 @@ function Pair({
         height={blank.heightMm * pxPerMm}
         viewBox={`0 0 ${blank.widthMm} ${blank.heightMm}`}
         role="img"
-        aria-label={`${SURFACE_WORDS[pair.surface].name} with ${BINDER_WORDS[pair.binder].name}`}
+        aria-label={say`${SURFACE_WORDS[pair.surface].name} with ${BINDER_WORDS[pair.binder].name}`}
       >
         <clipPath id={`${id}-outline`}>
           <path d={blank.path} clipRule="evenodd" />
@@ -189,9 +190,9 @@ function Pair({
         </span>
         <span className={css.pairTools}>
           <Button size="small" variant={chosen ? 'contained' : 'outlined'} onClick={onPick} aria-pressed={chosen}>
-            {chosen ? 'Chosen' : 'Take this'}
+            {chosen ? say`Chosen` : say`Take this`}
           </Button>
-          <IconButton size="small" aria-label="Take this pair away" onClick={onRemove}>
+          <IconButton size="small" aria-label={say`Take this pair away`} onClick={onRemove}>
             <X size={15} />
           </IconButton>
         </span>
@@ -230,7 +231,7 @@ export function TryOnFields() {
     <>
       <Fields>
         <SelectField
-          label="Surface"
+          label={say`Surface`}
           value={surface}
           options={SURFACES.map(({ id }) => ({ id, name: SURFACE_WORDS[id].shortName }))}
           onCommit={(id) => {
@@ -240,7 +241,7 @@ export function TryOnFields() {
           testId="try-surface"
         />
         <SelectField
-          label="Method"
+          label={say`Method`}
           value={chosen ? `${chosen.school.id}-${chosen.binder.id}` : null}
           options={ranked.map((candidate) => ({
             id: `${candidate.school.id}-${candidate.binder.id}`,
@@ -261,13 +262,11 @@ export function TryOnFields() {
             change(
               'method',
               { tryOn: [...pairs, { surface, baseCoat: 'none', school: chosen.school.id, binder: chosen.binder.id }] },
-              'pair to try on',
+              say`pair to try on`,
             )
           }
-        >
-          Add this pair
-        </Button>
-        {full && <Note>Six is what can be compared at a glance: take one away first.</Note>}
+        >{say`Add this pair`}</Button>
+        {full && <Note>{say`Six is what can be compared at a glance: take one away first.`}</Note>}
       </NextRow>
     </>
   );

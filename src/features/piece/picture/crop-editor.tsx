@@ -17,8 +17,22 @@ import css from './picture.module.css';
 import { findingWords } from '@/words';
 import { useTone } from '../tone-context';
 import { useFileDrop } from '@/ui';
+import { say } from '@/words/say';
 
 const LONGEST_PX = 1100;
+
+/** What the frame and its handles say. */
+const HANDLES = {
+  cropArea: say`The kept part: move it with the arrow keys`,
+  nwDragHandle: say`Its corner at the top left: move it with the arrow keys`,
+  nDragHandle: say`Its top edge: move it with the arrow keys up and down`,
+  neDragHandle: say`Its corner at the top right: move it with the arrow keys`,
+  eDragHandle: say`Its right edge: move it with the arrow keys left and right`,
+  seDragHandle: say`Its corner at the bottom right: move it with the arrow keys`,
+  sDragHandle: say`Its bottom edge: move it with the arrow keys up and down`,
+  swDragHandle: say`Its corner at the bottom left: move it with the arrow keys`,
+  wDragHandle: say`Its left edge: move it with the arrow keys left and right`,
+};
 const PLAIN_OPTICS = stageOptics('gloss');
 
 /**
@@ -99,7 +113,7 @@ export function CropEditor({
     const moved = (Object.keys(next) as (keyof typeof next)[]).some(
       (key) => Math.abs(next[key] - stored[key]) > 0.0005,
     );
-    if (moved) change('picture', { crop: next }, 'crop');
+    if (moved) change('picture', { crop: next }, say`crop`);
   };
   const shape = frame.widthPx / frame.heightPx;
   return (
@@ -109,13 +123,14 @@ export function CropEditor({
           crop={current}
           {...(aspect === null ? {} : { aspect })}
           keepSelection
+          ariaLabels={HANDLES}
           onChange={(_, percent) => setDrag(percent)}
           onComplete={(_, percent) => keep(percent)}
           className={css.cropper ?? ''}
         >
           <div
             role="img"
-            aria-label={`${picture.name}, upright`}
+            aria-label={say`${picture.name}, upright`}
             className={css.preview}
             data-testid="picture-preview"
             style={{ width: `min(100cqw, ${100 * shape}cqh)`, aspectRatio: shape }}
@@ -128,8 +143,8 @@ export function CropEditor({
       <figcaption className={css.caption}>
         <span>
           {shown
-            ? `Striped: what ${findingWords(shown.finding.fact).lead}.`
-            : 'Drag the frame or its corners; arrow keys move it.'}
+            ? say`Striped: what ${findingWords(shown.finding.fact).lead}.`
+            : say`Drag the frame or its corners; arrow keys move it.`}
         </span>
         <span className={css.actions}>
           {actions}

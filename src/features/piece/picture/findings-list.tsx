@@ -7,9 +7,10 @@ import { findingFigure, findingWords, lowerFirst, remedyWords, sentenceFor } fro
 import { useOpenPiece } from '../piece-context';
 import type { PictureFindings } from '../use-analysis';
 import css from './picture.module.css';
+import { say } from '@/words/say';
 
 const ICONS = { act: CircleAlert, watch: Eye, good: CircleCheck } as const;
-const WORDS = { act: 'Spoils it:', watch: 'Will show:', good: 'Good:' } as const;
+const WORDS = { act: say`Spoils it:`, watch: say`Will show:`, good: say`Good:` } as const;
 /** What the pixels say, the worst first, each with what can be done about it at one press. */
 export function FindingsList({
   found,
@@ -24,12 +25,12 @@ export function FindingsList({
   const units = useUnits();
   const { findings, progress, busy, failure, analysis } = found;
   return (
-    <Part title="What the pixels say">
+    <Part title={say`What the pixels say`}>
       {!analysis && busy && (
         <Note>
           {progress === 0
-            ? 'Reading the whole picture …'
-            : `Reading the whole picture: ${Math.round(progress * 100)} %`}
+            ? say`Reading the whole picture …`
+            : say`Reading the whole picture: ${Math.round(progress * 100)} %`}
         </Note>
       )}
       {failure && <Note>{sentenceFor(failure, units)}</Note>}
@@ -68,7 +69,7 @@ function FindingRow({
         <span>{findingWords(finding.fact).text}</span>
         {isPlaced(finding) && (
           <button type="button" className={css.where} aria-pressed={shown} onClick={onShow}>
-            <Search size={13} aria-hidden /> {shown ? 'Hide' : 'Where'}
+            <Search size={13} aria-hidden /> {shown ? say`Hide` : say`Where`}
           </button>
         )}
         {finding.remedies.length > 0 && (

@@ -3,6 +3,7 @@ import { Handle } from '../drawings/handle';
 import { Traced } from '../drawings/landing';
 import { rectOf } from '../drawings/rect-of';
 import { useLayerChanges } from './layers-panel';
+import { say } from '@/words/say';
 
 /** Grips of the layers on the piece, and the outline of what is traced. */
 export function LayerHandles({ pxPerMm }: { pxPerMm: number }) {
@@ -24,18 +25,18 @@ export function LayerHandles({ pxPerMm }: { pxPerMm: number }) {
           {layer.kind === 'text' ? (
             <Handle
               at={layer}
-              label={`Move “${layer.text}”`}
+              label={say`Move “${layer.text}”`}
               pxPerMm={pxPerMm}
-              onDrop={({ xMm, yMm }) => void keep({ ...layer, xMm, yMm }, 'place of the letters')}
+              onDrop={({ xMm, yMm }) => void keep({ ...layer, xMm, yMm }, say`place of the letters`)}
               testId="lettering-handle"
             />
           ) : (
             <Handle
               at={layer.box}
-              label="Move the picture"
+              label={say`Move the picture`}
               pxPerMm={pxPerMm}
               onDrop={({ xMm, yMm }) =>
-                void keep({ ...layer, box: { ...layer.box, xMm, yMm } }, 'place of the picture')
+                void keep({ ...layer, box: { ...layer.box, xMm, yMm } }, say`place of the picture`)
               }
             />
           )}

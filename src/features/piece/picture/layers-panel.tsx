@@ -11,17 +11,19 @@ import { ColourField } from '../surface/colour-field';
 import { useOpenPiece } from '../piece-context';
 import { useTakePicture } from '../use-take-picture';
 import { PicturePick } from './picture-pick';
+import { counted, sentences } from '@/words';
 import css from './picture.module.css';
+import { say } from '@/words/say';
 
 const MODES: { id: LayerMode; name: string }[] = [
-  { id: 'transfer', name: 'Moved with the print' },
-  { id: 'trace', name: 'Traced and painted' },
+  { id: 'transfer', name: say`Moved with the print` },
+  { id: 'trace', name: say`Traced and painted` },
 ];
 type Line = 'straight' | 'arch' | 'bowl';
 const LINES: { id: Line; name: string }[] = [
-  { id: 'straight', name: 'Straight' },
-  { id: 'arch', name: 'Arch' },
-  { id: 'bowl', name: 'Bowl' },
+  { id: 'straight', name: say`Straight` },
+  { id: 'arch', name: say`Arch` },
+  { id: 'bowl', name: say`Bowl` },
 ];
 const lineOf = ({ arcRadiusMm }: TextLayer): Line =>
   arcRadiusMm === null ? 'straight' : arcRadiusMm > 0 ? 'arch' : 'bowl';
@@ -45,7 +47,7 @@ export function useLayerChanges() {
         );
       } catch {
         notice({
-          text: 'The lettering font could not be read, so nothing was changed. Reload the page and try again.',
+          text: say`The lettering font could not be read, so nothing was changed. Reload the page and try again.`,
           tone: 'error',
         });
       }
@@ -53,7 +55,7 @@ export function useLayerChanges() {
     [layers, change, notice],
   );
   const remove = (id: string) =>
-    change('picture', { layers: layers.filter((layer) => layer.id !== id) }, 'layer removed');
+    change('picture', { layers: layers.filter((layer) => layer.id !== id) }, say`layer removed`);
   return { layers, keep, remove };
 }
 
@@ -77,7 +79,7 @@ export function LayersPanel({ onTouch }: { onTouch: () => void }) {
           crop: FULL_CROP,
           box: { xMm: (blank.widthMm - widthMm) / 2, yMm: (blank.heightMm - heightMm) / 2, widthMm, heightMm },
         },
-        'another picture',
+        say`another picture`,
         [taken],
       );
     },
@@ -86,8 +88,8 @@ export function LayersPanel({ onTouch }: { onTouch: () => void }) {
   const taking = useTakePicture(addPicture);
   if (!blank)
     return (
-      <Part title="Lettering and more pictures">
-        <Note>Measure the blank first: lettering is set in its millimetres.</Note>
+      <Part title={say`Lettering and more pictures`} folded={say`none: measure the blank first`}>
+        <Note>{say`Measure the blank first: lettering is set in its millimetres.`}</Note>
       </Part>
     );
   const addText = () => {
@@ -112,7 +114,10 @@ export function LayersPanel({ onTouch }: { onTouch: () => void }) {
     );
   };
   return (
-    <Part title="Lettering and more pictures">
+    <Part
+      title={say`Lettering and more pictures`}
+      folded={layers.length === 0 ? say`none` : counted(layers.length, 'layer', 'layers')}
+    >
       {layers.map((layer) => (
         <div key={layer.id} className={css.layer} data-layer={layer.kind}>
           {layer.kind === 'text' ? (
@@ -134,7 +139,7 @@ export function LayersPanel({ onTouch }: { onTouch: () => void }) {
           )}
           <IconButton
             size="small"
-            aria-label={`Remove ${layer.kind === 'text' ? layer.text : 'the picture'}`}
+            aria-label={say`Remove ${layer.kind === 'text' ? layer.text : say`the picture`}`}
             onClick={() => remove(layer.id)}
           >
             <Trash2 size={16} />
@@ -149,16 +154,16 @@ export function LayersPanel({ onTouch }: { onTouch: () => void }) {
             startIcon={<Type size={16} />}
             onClick={addText}
             data-testid="add-lettering"
-          >
-            Add lettering
-          </Button>
-          <PicturePick taking={taking} label="Add a picture" />
+          >{say`Add lettering`}</Button>
+          <PicturePick taking={taking} label={say`Add a picture`} />
         </NextRow>
       )}
       {layers.some((layer) => layer.mode === 'trace') && (
         <Note>
-          Traced layers are left out of the mirrored print: they are traced from a print that is not mirrored, after
-          rubbing and before the sealer. They stand in the order of work at Method, and in Mend.
+          {sentences(
+            say`Traced layers are left out of the mirrored print: they are traced from a print that is not mirrored, after rubbing and before the sealer.`,
+            say`They stand in the order of work at Method, and in Mend.`,
+          )}
         </Note>
       )}
     </Part>
@@ -170,14 +175,14 @@ function TextFields({ layer, onKeep }: { layer: TextLayer; onKeep: (layer: TextL
   const set = (patch: Partial<TextLayer>, label: string) => onKeep({ ...layer, ...patch }, label);
   const commit = () => {
     const text = draft?.trim().slice(0, 200);
-    if (text && text !== layer.text) set({ text }, `lettering “${text}”`);
+    if (text && text !== layer.text) set({ text }, say`lettering “${text}”`);
     setDraft(null);
   };
   return (
     <Fields>
       <Wide>
         <LineField
-          label="Words"
+          label={say`Words`}
           value={draft ?? layer.text}
           onChange={(event) => setDraft(event.target.value)}
           onBlur={commit}
@@ -187,7 +192,7 @@ function TextFields({ layer, onKeep }: { layer: TextLayer; onKeep: (layer: TextL
         />
       </Wide>
       <SelectField
-        label="Letters"
+        label={say`Letters`}
         value={layer.font}
         options={FONT_IDS.map((id) => ({ id, name: FONT_NAMES[id] }))}
         onCommit={(font) => set({ font }, 'letters')}
@@ -195,23 +200,23 @@ function TextFields({ layer, onKeep }: { layer: TextLayer; onKeep: (layer: TextL
       />
       <LengthField
         small
-        label="Height of capitals"
+        label={say`Height of capitals`}
         value={layer.sizeMm}
         minMm={1}
         maxMm={1000}
-        onCommit={(sizeMm) => sizeMm !== null && set({ sizeMm }, 'height of the letters')}
+        onCommit={(sizeMm) => sizeMm !== null && set({ sizeMm }, say`height of the letters`)}
         testId="lettering-size"
       />
       <Wide>
         <ChoiceField
-          label="On the piece it is"
+          label={say`On the piece it is`}
           value={layer.mode}
           options={MODES}
-          onCommit={(mode) => set({ mode }, 'how it gets there')}
+          onCommit={(mode) => set({ mode }, say`how it gets there`)}
         />
       </Wide>
       <ChoiceField
-        label="Line"
+        label={say`Line`}
         value={lineOf(layer)}
         options={LINES}
         onCommit={(line) =>
@@ -223,51 +228,51 @@ function TextFields({ layer, onKeep }: { layer: TextLayer; onKeep: (layer: TextL
                   : (line === 'arch' ? 1 : -1) *
                     Math.max(Math.abs(layer.arcRadiusMm ?? 0), layer.box.widthMm * 0.7, 20),
             },
-            'line of the letters',
+            say`line of the letters`,
           )
         }
       />
       {layer.arcRadiusMm !== null ? (
         <LengthField
-          label="Radius of the arc"
+          label={say`Radius of the arc`}
           value={Math.abs(layer.arcRadiusMm)}
           minMm={5}
           maxMm={5000}
           onCommit={(radius) =>
-            radius !== null && set({ arcRadiusMm: Math.sign(layer.arcRadiusMm ?? 1) * radius }, 'radius of the arc')
+            radius !== null && set({ arcRadiusMm: Math.sign(layer.arcRadiusMm ?? 1) * radius }, say`radius of the arc`)
           }
           testId="lettering-radius"
         />
       ) : (
         <FigureField
-          label="Turned by"
+          label={say`Turned by`}
           value={layer.turnDeg}
           unit="°"
           min={-180}
           max={180}
-          onCommit={(turnDeg) => set({ turnDeg: turnDeg ?? 0 }, 'turn of the letters')}
+          onCommit={(turnDeg) => set({ turnDeg: turnDeg ?? 0 }, say`turn of the letters`)}
         />
       )}
       <LengthField
         small
-        label="Middle from the left"
+        label={say`Middle from the left`}
         value={layer.xMm}
         maxMm={6000}
-        onCommit={(xMm) => xMm !== null && set({ xMm }, 'place of the letters')}
+        onCommit={(xMm) => xMm !== null && set({ xMm }, say`place of the letters`)}
         testId="lettering-x"
       />
       <LengthField
         small
-        label="Middle from the top"
+        label={say`Middle from the top`}
         value={layer.yMm}
         maxMm={6000}
-        onCommit={(yMm) => yMm !== null && set({ yMm }, 'place of the letters')}
+        onCommit={(yMm) => yMm !== null && set({ yMm }, say`place of the letters`)}
         testId="lettering-y"
       />
       <ColourField
-        label="Colour"
+        label={say`Colour`}
         value={layer.colour}
-        onCommit={(colour) => set({ colour }, 'colour of the letters')}
+        onCommit={(colour) => set({ colour }, say`colour of the letters`)}
       />
     </Fields>
   );
@@ -287,33 +292,35 @@ function PictureFields({
   return (
     <Fields>
       <Wide>
-        <b>Another picture</b>
+        <b>{say`Another picture`}</b>
       </Wide>
       <LengthField
-        label="Width"
+        label={say`Width`}
         value={box.widthMm}
         minMm={2}
-        onCommit={(widthMm) => widthMm !== null && set({ widthMm, heightMm: widthMm * aspect }, 'width of the picture')}
+        onCommit={(widthMm) =>
+          widthMm !== null && set({ widthMm, heightMm: widthMm * aspect }, say`width of the picture`)
+        }
       />
       <ChoiceField
-        label="On the piece it is"
+        label={say`On the piece it is`}
         value={layer.mode}
         options={MODES}
-        onCommit={(mode) => onKeep({ ...layer, mode }, 'how it gets there')}
+        onCommit={(mode) => onKeep({ ...layer, mode }, say`how it gets there`)}
       />
       <LengthField
         small
-        label="From the left"
+        label={say`From the left`}
         value={box.xMm}
         maxMm={6000}
-        onCommit={(xMm) => xMm !== null && set({ xMm }, 'place of the picture')}
+        onCommit={(xMm) => xMm !== null && set({ xMm }, say`place of the picture`)}
       />
       <LengthField
         small
-        label="From the top"
+        label={say`From the top`}
         value={box.yMm}
         maxMm={6000}
-        onCommit={(yMm) => yMm !== null && set({ yMm }, 'place of the picture')}
+        onCommit={(yMm) => yMm !== null && set({ yMm }, say`place of the picture`)}
       />
     </Fields>
   );

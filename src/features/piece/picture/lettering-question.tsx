@@ -1,9 +1,10 @@
 import type { Job } from '@/core/stations';
 import { ChoiceField } from '@/ui';
+import { say } from '@/words/say';
 
 const ANSWERS = [
-  { id: 'yes', name: 'It has lettering, or will have' },
-  { id: 'no', name: 'None' },
+  { id: 'yes', name: say`It has lettering, or will have` },
+  { id: 'no', name: say`None` },
 ] as const;
 
 /** About the photo and about what will be added: asked at Picture, and at Sheet before a page is made. */
@@ -16,7 +17,7 @@ export function LetteringQuestion({
 }) {
   return (
     <ChoiceField
-      label="Is there lettering on it, or will you add any? Names, dates, numbers: what must not read backwards"
+      label={say`Is there lettering on it, or will you add any? Names, dates, numbers: what must not read backwards`}
       value={value}
       options={ANSWERS}
       onCommit={onCommit}

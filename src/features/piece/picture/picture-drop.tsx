@@ -2,10 +2,11 @@
 import { Button, LinearProgress } from '@mui/material';
 import { ImageUp } from 'lucide-react';
 import { useEffect, useRef } from 'react';
-import { useFileDrop } from '@/ui';
+import { FileButton, useFileDrop } from '@/ui';
 import type { PictureTaking } from '../use-take-picture';
 import { PicturePick } from './picture-pick';
 import css from './picture.module.css';
+import { say } from '@/words/say';
 
 /** The empty station: a picture-sized frame to drop on, or the picture while it is read. */
 export function PictureDrop({ taking }: { taking: PictureTaking }) {
@@ -15,20 +16,19 @@ export function PictureDrop({ taking }: { taking: PictureTaking }) {
       {taking.first ? (
         <FirstPreview bitmap={taking.first} />
       ) : taking.busy ? (
-        <p>Reading the picture …</p>
+        <p>{say`Reading the picture …`}</p>
       ) : (
         <>
           <ImageUp size={44} strokeWidth={1.3} aria-hidden />
-          <p>Drop a picture here</p>
-          <PicturePick taking={taking} label="Choose a picture" prominent />
+          <p>{say`Drop or paste a picture here`}</p>
+          <PicturePick taking={taking} label={say`Choose a picture`} prominent />
+          <FileButton camera accept="image/*" onFile={taking.take} variant="outlined">{say`Take a photo`}</FileButton>
         </>
       )}
       {taking.busy && (
         <div className={css.progress}>
-          <LinearProgress aria-label="Reading the picture" />
-          <Button size="small" onClick={taking.cancel}>
-            Stop
-          </Button>
+          <LinearProgress aria-label={say`Reading the picture`} />
+          <Button size="small" onClick={taking.cancel}>{say`Stop`}</Button>
         </div>
       )}
     </div>

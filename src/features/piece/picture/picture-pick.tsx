@@ -1,4 +1,5 @@
 'use client';
+import { PICTURE_ACCEPT } from '@/core/picture';
 import { FileButton } from '@/ui';
 import type { PictureTaking } from '../use-take-picture';
 
@@ -12,7 +13,7 @@ export const PicturePick = ({
   prominent?: boolean;
 }) => (
   <FileButton
-    accept="image/jpeg,image/png,image/webp"
+    accept={PICTURE_ACCEPT}
     onFile={taking.take}
     variant={prominent ? 'contained' : 'outlined'}
     size={prominent ? 'large' : 'small'}

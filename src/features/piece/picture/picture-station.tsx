@@ -1,4 +1,5 @@
 'use client';
+import { useTaker } from '@/features/intake';
 import { Button, IconButton, ToggleButton, ToggleButtonGroup } from '@mui/material';
 import { RotateCcw, RotateCw } from 'lucide-react';
 import dynamic from 'next/dynamic';
@@ -36,16 +37,18 @@ import { PicturePick } from './picture-pick';
 import { TonePanel } from './tone-panel';
 import { VERDICT_WORDS } from './verdict-words';
 import { StationCautions } from '../station-cautions';
-import { findingFigure, findingWords } from '@/words';
+import { findingFigure, findingWords, sentences } from '@/words';
+import { say } from '@/words/say';
+import { sayWith } from '@/ui/say-with';
 
 const LandingDrawing = dynamic(() => import('../drawings/landing').then((file) => file.LandingDrawing), { ssr: false });
 const LayerHandles = dynamic(() => import('./layer-handles').then((file) => file.LayerHandles), { ssr: false });
 const SheetDrawing = dynamic(() => import('../drawings/sheet').then((file) => file.SheetDrawing), { ssr: false });
 
 const RATIO_NAMES: Readonly<Record<CropRatio, string>> = {
-  blank: 'As the blank',
-  free: 'Free',
-  '1:1': 'Square 1:1',
+  blank: say`As the blank`,
+  free: say`Free`,
+  '1:1': say`Square 1:1`,
   '5:4': '5:4',
   '4:5': '4:5',
   '3:2': '3:2',
@@ -61,11 +64,12 @@ export function PictureStation() {
   const [shownId, setShownId] = useState<FindingId | null>(null);
   const keep = useCallback(
     (taken: StoredPicture) => {
-      change('picture', { pictureId: taken.id, crop: FULL_CROP, ...NOT_TURNED }, `picture “${taken.name}”`, [taken]);
+      change('picture', { pictureId: taken.id, crop: FULL_CROP, ...NOT_TURNED }, say`picture “${taken.name}”`, [taken]);
     },
     [change],
   );
   const taking = useTakePicture(keep);
+  useTaker(say`it becomes the picture of this piece`, taking.take);
   const found = useFindings();
   const { turns, straightenDeg } = piece.picture;
   const chosen = piece.picture.pictureId !== null;
@@ -77,20 +81,21 @@ export function PictureStation() {
   const toPiece = useCallback(() => {
     if (plan.surface.blank && plan.surface.look) setView('piece');
   }, [plan.surface.blank, plan.surface.look]);
-  const turn = (by: 1 | 3) => change('picture', { turns: (turns + by) % 4, crop: FULL_CROP }, 'quarter turn');
+  const turn = (by: 1 | 3) => change('picture', { turns: (turns + by) % 4, crop: FULL_CROP }, say`quarter turn`);
 
   const views = (
     <ToggleButtonGroup
       exclusive
       size="small"
       value={view}
-      aria-label="What is shown"
+      aria-label={say`What is shown`}
       onChange={(_, next: View | null) => next && setView(next)}
     >
-      <ToggleButton value="crop">Picture</ToggleButton>
-      <ToggleButton value="piece" disabled={!plan.surface.look || !plan.surface.blank}>
-        On the piece
-      </ToggleButton>
+      <ToggleButton value="crop">{say`Picture`}</ToggleButton>
+      <ToggleButton
+        value="piece"
+        disabled={!plan.surface.look || !plan.surface.blank}
+      >{say`On the piece`}</ToggleButton>
     </ToggleButtonGroup>
   );
   const specimen = () => {
@@ -100,7 +105,7 @@ export function PictureStation() {
       return (
         <LandingDrawing
           optics={stageOptics(plan.method.sheen)}
-          caption={`As it should look, sealed ${plan.method.sheen}.`}
+          caption={say`As it should look, sealed ${plan.method.sheen}.`}
           actions={views}
           grips={piece.picture.layers.length > 0}
           overlay={({ pxPerMm }) => <LayerHandles pxPerMm={pxPerMm} />}
@@ -119,31 +124,46 @@ export function PictureStation() {
   const reasons: ReasonLine[] = [];
   if (picture) {
     reasons.push({
-      figure: `${((picture.widthPx * picture.heightPx) / 1e6).toFixed(1)} MP`,
-      text: `${picture.widthPx} × ${picture.heightPx} pixels`,
+      figure: say`${((picture.widthPx * picture.heightPx) / 1e6).toFixed(1)} MP`,
+      text: say`${picture.widthPx} × ${picture.heightPx} pixels`,
     });
     if (plan.surface.print) {
       const { widthMm, heightMm } = plan.surface.print.picture;
       reasons.push({
-        figure: `${Math.round(plan.surface.print.ppi)} ppi`,
-        text: `in a print of ${units.size(widthMm, heightMm)}: ${VERDICT_WORDS[plan.surface.print.verdict]}`,
+        figure: say`${Math.round(plan.surface.print.ppi)} ppi`,
+        text: say`in a print of ${units.size(widthMm, heightMm)}: ${VERDICT_WORDS[plan.surface.print.verdict]}`,
       });
       if (plan.surface.print.verdict === 'soft')
         reasons.push({
           figure: units.length(plan.surface.print.largestWidthMm),
-          text: 'is the widest print these pixels carry acceptably',
+          text: say`is the widest print these pixels carry acceptably`,
         });
     }
   }
   const worst = found.findings.at(0);
 
   return (
-    <StationLayout specimen={specimen()}>
-      <Answer>{answer(chosen, picture, plan.surface.print?.verdict ?? null, letteringOf(piece), worst)}</Answer>
+    <StationLayout
+      station="picture"
+      answer={
+        <Answer>{answer(chosen, picture, plan.surface.print?.verdict ?? null, letteringOf(piece), worst)}</Answer>
+      }
+      act={
+        picture &&
+        letteringOf(piece) === null && (
+          <LetteringQuestion value={null} onCommit={(lettering) => change('picture', { lettering }, say`lettering`)} />
+        )
+      }
+      onward={<NextLink station="surface" quiet={!picture || letteringOf(piece) === null} />}
+      specimen={specimen()}
+    >
       {!chosen && (
         <Note>
-          A photo, drawing or scan as JPEG, PNG or WebP. It stays in this browser: nothing is sent anywhere. Never use
-          an original: Fobbet prints a copy.
+          {sentences(
+            say`A photo, drawing or scan as JPEG, PNG or WebP.`,
+            say`It stays in this browser: nothing is sent anywhere.`,
+            say`Never use an original: Fobbet prints a copy.`,
+          )}
         </Note>
       )}
       <Because reasons={reasons} />
@@ -158,40 +178,42 @@ export function PictureStation() {
         />
       )}
       {chosen && (
-        <Part title="Change">
+        <Part title={say`Change`}>
           <Fields>
-            <Wide>
-              <LetteringQuestion
-                value={letteringOf(piece)}
-                onCommit={(lettering) => change('picture', { lettering }, 'lettering')}
-              />
-            </Wide>
+            {letteringOf(piece) !== null && (
+              <Wide>
+                <LetteringQuestion
+                  value={letteringOf(piece)}
+                  onCommit={(lettering) => change('picture', { lettering }, say`lettering`)}
+                />
+              </Wide>
+            )}
             <SelectField
-              label="Shape of the crop"
+              label={say`Shape of the crop`}
               value={piece.picture.ratio}
               options={RATIOS.map((id) => ({ id, name: RATIO_NAMES[id] }))}
-              onCommit={(ratio) => change('picture', { ratio }, 'shape of the crop')}
+              onCommit={(ratio) => change('picture', { ratio }, say`shape of the crop`)}
               testId="crop-ratio"
             />
             <FigureField
-              label="Straighten"
+              label={say`Straighten`}
               value={straightenDeg}
               unit="°"
               min={-MOST_STRAIGHTEN_DEG}
               max={MOST_STRAIGHTEN_DEG}
               decimals={1}
-              onCommit={(degrees) => change('picture', { straightenDeg: degrees ?? 0 }, 'straightening')}
-              hint="clockwise; less than 0 the other way"
+              onCommit={(degrees) => change('picture', { straightenDeg: degrees ?? 0 }, say`straightening`)}
+              hint={say`clockwise; less than 0 the other way`}
               testId="straighten"
             />
             <Wide>
               <NextRow>
-                <IconButton size="small" aria-label="A quarter turn to the left" onClick={() => turn(3)}>
+                <IconButton size="small" aria-label={say`A quarter turn to the left`} onClick={() => turn(3)}>
                   <RotateCcw size={19} />
                 </IconButton>
                 <IconButton
                   size="small"
-                  aria-label="A quarter turn to the right"
+                  aria-label={say`A quarter turn to the right`}
                   onClick={() => turn(1)}
                   data-testid="turn-right"
                 >
@@ -200,11 +222,9 @@ export function PictureStation() {
                 <Button
                   size="small"
                   variant="outlined"
-                  onClick={() => change('picture', { crop: FULL_CROP }, 'whole picture')}
-                >
-                  Use the whole picture
-                </Button>
-                <PicturePick taking={taking} label="Choose another picture" />
+                  onClick={() => change('picture', { crop: FULL_CROP }, say`whole picture`)}
+                >{say`Use the whole picture`}</Button>
+                <PicturePick taking={taking} label={say`Choose another picture`} />
               </NextRow>
             </Wide>
           </Fields>
@@ -213,16 +233,10 @@ export function PictureStation() {
       {picture && <TonePanel onTouch={toPiece} />}
       {picture && <LayersPanel onTouch={toPiece} />}
       {letteringOf(piece) === 'yes' && (
-        <Note>
-          Lettering: the sheet is printed mirrored so that it reads true on the piece. Turn the specimen with{' '}
-          <kbd>M</kbd> to see both.
-        </Note>
+        <Note>{sayWith`Lettering: the sheet is printed mirrored so that it reads true on the piece. Turn the specimen with ${(<kbd>M</kbd>)} to see both.`}</Note>
       )}
       <MissingList station="picture" />
       <StationCautions station="picture" />
-      <NextRow>
-        <NextLink station="surface" />
-      </NextRow>
     </StationLayout>
   );
 }
@@ -234,14 +248,14 @@ function answer(
   lettering: string | null,
   worst: Finding | undefined,
 ): string {
-  if (!chosen) return 'Choose the picture you want to move.';
-  if (!picture) return 'Reading the picture.';
-  if (verdict === 'soft') return 'This picture is too small for this print: it will look soft.';
-  if (lettering === null) return 'Say whether there is lettering, or will be.';
-  if (verdict === null) return 'The picture is in. How sharp it prints follows from the blank’s size.';
+  if (!chosen) return say`Choose the picture you want to move.`;
+  if (!picture) return say`Reading the picture.`;
+  if (verdict === 'soft') return say`This picture is too small for this print: it will look soft.`;
+  if (lettering === null) return say`Say whether there is lettering, or will be.`;
+  if (verdict === null) return say`The picture is in. How sharp it prints follows from the blank’s size.`;
   if (worst?.weight === 'act')
-    return `Look at this first: ${findingFigure(worst.figure)} ${findingWords(worst.fact).lead}.`;
+    return say`Look at this first: ${findingFigure(worst.figure)} ${findingWords(worst.fact).lead}.`;
   return verdict === 'acceptable'
-    ? 'The picture will do: its pixels just carry this print.'
-    : 'The picture carries this print.';
+    ? say`The picture will do: its pixels just carry this print.`
+    : say`The picture carries this print.`;
 }

@@ -7,6 +7,7 @@ import { ChoiceField, LengthField, Part } from '@/ui';
 import { useOpenPiece } from '../piece-context';
 import css from './picture.module.css';
 import { useTone } from '../tone-context';
+import { say } from '@/words/say';
 
 type Amount = 'lightness' | 'contrast' | 'gamma' | 'warmth' | 'compensate';
 const SLIDERS: readonly {
@@ -19,27 +20,27 @@ const SLIDERS: readonly {
 }[] = [
   {
     key: 'compensate',
-    name: 'Compensate for surface and binder',
+    name: say`Compensate for surface and binder`,
     min: 0,
     max: 100,
     step: 5,
     show: (value) => `${value} %`,
   },
-  { key: 'lightness', name: 'Lightness', min: -100, max: 100, step: 1, show: (value) => String(value) },
-  { key: 'contrast', name: 'Contrast', min: -100, max: 100, step: 1, show: (value) => String(value) },
-  { key: 'gamma', name: 'Midtones', min: 0.3, max: 3, step: 0.05, show: (value) => value.toFixed(2) },
-  { key: 'warmth', name: 'Warmth', min: -100, max: 100, step: 1, show: (value) => String(value) },
+  { key: 'lightness', name: say`Lightness`, min: -100, max: 100, step: 1, show: (value) => String(value) },
+  { key: 'contrast', name: say`Contrast`, min: -100, max: 100, step: 1, show: (value) => String(value) },
+  { key: 'gamma', name: say`Midtones`, min: 0.3, max: 3, step: 0.05, show: (value) => value.toFixed(2) },
+  { key: 'warmth', name: say`Warmth`, min: -100, max: 100, step: 1, show: (value) => String(value) },
 ];
 const CHANNELS = [
-  { key: 'red', name: 'Red' },
-  { key: 'green', name: 'Green' },
-  { key: 'blue', name: 'Blue' },
+  { key: 'red', name: say`Red` },
+  { key: 'green', name: say`Green` },
+  { key: 'blue', name: say`Blue` },
 ] as const;
 const FADES: { id: FadeForm; name: string }[] = [
-  { id: 'none', name: 'None' },
-  { id: 'rectangle', name: 'Soft' },
-  { id: 'oval', name: 'Oval' },
-  { id: 'ragged', name: 'Ragged' },
+  { id: 'none', name: say`None` },
+  { id: 'rectangle', name: say`Soft` },
+  { id: 'oval', name: say`Oval` },
+  { id: 'ragged', name: say`Ragged` },
 ];
 const GREY = { red: 0.3, green: 0.59, blue: 0.11 };
 
@@ -57,7 +58,7 @@ export function TonePanel({ onTouch }: { onTouch: () => void }) {
     tryTone({ ...tone, ...patch });
   };
   return (
-    <Part title="Tone">
+    <Part title={say`Tone`} folded={plain ? say`as it is` : say`changed`}>
       <div className={css.sliders}>
         {SLIDERS.filter(({ key }) => key !== 'warmth' || tone.mono === null).map(
           ({ key, name, min, max, step, show }) => (
@@ -79,20 +80,22 @@ export function TonePanel({ onTouch }: { onTouch: () => void }) {
       </div>
       <div className={css.toneChoices}>
         <ChoiceField
-          label="Colour"
+          label={say`Colour`}
           value={tone.mono ? 'grey' : 'colour'}
           options={[
-            { id: 'colour', name: 'In colour' },
-            { id: 'grey', name: 'Black and white' },
+            { id: 'colour', name: say`In colour` },
+            { id: 'grey', name: say`Black and white` },
           ]}
-          onCommit={(id) => set({ mono: id === 'grey' ? GREY : null }, id === 'grey' ? 'black and white' : 'in colour')}
+          onCommit={(id) =>
+            set({ mono: id === 'grey' ? GREY : null }, id === 'grey' ? say`black and white` : say`in colour`)
+          }
         />
         {tone.mono && (
           <div className={css.sliders}>
             {CHANNELS.map(({ key, name }) => (
               <ToneSlider
                 key={key}
-                name={`${name} in the grey`}
+                name={say`${name} in the grey`}
                 value={tone.mono?.[key] ?? 0}
                 min={0}
                 max={1}
@@ -103,7 +106,7 @@ export function TonePanel({ onTouch }: { onTouch: () => void }) {
                 onKeep={(value) =>
                   set(
                     { mono: { ...GREY, ...piece.picture.tone.mono, [key]: value } },
-                    `${name.toLowerCase()} in the grey`,
+                    say`${name.toLowerCase()} in the grey`,
                   )
                 }
                 testId={`mono-${key}`}
@@ -112,22 +115,22 @@ export function TonePanel({ onTouch }: { onTouch: () => void }) {
           </div>
         )}
         <ChoiceField
-          label="Edge of the picture"
+          label={say`Edge of the picture`}
           value={tone.fade}
           options={FADES}
           onCommit={(fade) => {
             onTouch();
-            set({ fade }, 'edge of the picture');
+            set({ fade }, say`edge of the picture`);
           }}
         />
         {tone.fade !== 'none' && (
           <LengthField
             small
-            label="Edge runs out over"
+            label={say`Edge runs out over`}
             value={tone.fadeMm}
             minMm={1}
             maxMm={300}
-            onCommit={(fadeMm) => fadeMm !== null && set({ fadeMm }, 'width of the edge')}
+            onCommit={(fadeMm) => fadeMm !== null && set({ fadeMm }, say`width of the edge`)}
             testId="fade-width"
           />
         )}
@@ -137,11 +140,9 @@ export function TonePanel({ onTouch }: { onTouch: () => void }) {
             variant="text"
             onClick={() => {
               tryTone(null);
-              change('picture', { tone: PLAIN_TONE }, 'tone as it came');
+              change('picture', { tone: PLAIN_TONE }, say`tone as it came`);
             }}
-          >
-            Tone as it came
-          </Button>
+          >{say`Tone as it came`}</Button>
         )}
       </div>
     </Part>

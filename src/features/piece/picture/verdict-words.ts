@@ -1,8 +1,9 @@
 import type { ResolutionVerdict } from '@/core/picture';
+import { say } from '@/words/say';
 
 export const VERDICT_WORDS: Readonly<Record<ResolutionVerdict, string>> = {
-  excellent: 'excellent',
-  good: 'good',
-  acceptable: 'acceptable',
-  soft: 'soft, the pixels will show',
+  excellent: say`excellent`,
+  good: say`good`,
+  acceptable: say`acceptable`,
+  soft: say`soft, the pixels will show`,
 };

@@ -1,11 +1,12 @@
 import { recipeStepOf } from '@/core/craft';
 import type { HandStep } from '@/core/craft';
-import { formatDuration } from '@/core/measure';
+import { formatDuration } from '@/words/figures';
 import { judgePiece, readKept } from '@/core/inspect';
 import type { RubPlan, WorkMap } from '@/core/rub';
 import type { Job } from '@/core/stations';
 import { HAND_STEPS, WATER_WORDS, areaWords, lowerFirst, sectionPlace, stepTitle, type Wording } from '@/words';
 import { card, cardTimer, type BenchCard, type BenchCards } from '../station-feature';
+import { say } from '@/words/say';
 
 /** Of a peel's hand steps, those before the rolling. */
 const PEELING_STEPS = 2;
@@ -13,7 +14,7 @@ const PEELING_STEPS = 2;
 const handCards = (hands: readonly HandStep[], id: string): BenchCard[] =>
   hands.map((hand) => card(`${id}-${hand}`, HAND_STEPS[hand]));
 
-const ROLL = 'Roll the paper off with your fingertips in small circles. Brush the rolls aside.';
+const ROLL = say`Roll the paper off with your fingertips in small circles. Brush the rolls aside.`;
 
 /** One card for it all, or one a section: the next one softens under its cloth while this one is rubbed. */
 function rubbingCards(pass: RubPlan['passes'][number], map: WorkMap | null): BenchCard[] {
@@ -22,28 +23,29 @@ function rubbingCards(pass: RubPlan['passes'][number], map: WorkMap | null): Ben
     return [
       card(
         'rub',
-        `${ROLL} Don’t stay on one spot.`,
-        `${pass.minutes} min`,
-        cardTimer(`Rub, pass ${pass.number}`, pass.minutes),
+        say`${ROLL} Don’t stay on one spot.`,
+        say`${pass.minutes} min`,
+        cardTimer(say`Rub, pass ${pass.number}`, pass.minutes),
       ),
     ];
   return sections.map((section, at) => {
     const next = sections[at + 1];
     const minutes = Math.max(1, Math.round(pass.number === 1 ? section.minutes : section.laterMinutes));
     const said = [
-      section.breakBefore && 'Rest your fingertips first, or change hands.',
-      at > 0 && section.sitting !== sections[at - 1]?.sitting && 'A new sitting: wet it anew.',
-      next && `Lay the damp cloth on section ${next.number}, ${sectionPlace(next.box, map.box)}: it softens meanwhile.`,
-      `Section ${section.number}, ${sectionPlace(section.box, map.box)}: ${lowerFirst(ROLL)}`,
-      section.darkShare > MOSTLY && 'It is dark: haze stays here longest.',
-      section.feelShare > MOSTLY && 'It is light: feel for paper that you can’t see.',
+      section.breakBefore && say`Rest your fingertips first, or change hands.`,
+      at > 0 && section.sitting !== sections[at - 1]?.sitting && say`A new sitting: wet it anew.`,
+      next &&
+        say`Lay the damp cloth on section ${next.number}, ${sectionPlace(next.box, map.box)}: it softens meanwhile.`,
+      say`Section ${section.number}, ${sectionPlace(section.box, map.box)}: ${lowerFirst(ROLL)}`,
+      section.darkShare > MOSTLY && say`It is dark: haze stays here longest.`,
+      section.feelShare > MOSTLY && say`It is light: feel for paper that you can’t see.`,
     ].filter(Boolean);
     return card(
       `rub-${section.number}`,
       said.join(' '),
-      `${section.number} of ${sections.length}, ${minutes} min`,
-      cardTimer(`Rub section ${section.number}, pass ${pass.number}`, minutes),
-      next ? cardTimer(`Cloth on section ${next.number}`, pass.dampenMinutes) : null,
+      say`${section.number} of ${sections.length}, ${minutes} min`,
+      cardTimer(say`Rub section ${section.number}, pass ${pass.number}`, minutes),
+      next ? cardTimer(say`Cloth on section ${next.number}`, pass.dampenMinutes) : null,
     );
   });
 }
@@ -59,9 +61,9 @@ function areaCards({ rub: { readings, done } }: Job, units: Wording): BenchCard[
     const minutes = Math.max(1, Math.round(area.minutes));
     return card(
       `area-${at + 1}`,
-      `Only here: ${areaWords(area, units)}. ${ROLL} Leave the rest alone.`,
-      `${at + 1} of ${Math.min(MOST_AREAS, hazy.length)}, ${minutes} min`,
-      cardTimer(`Rub area ${at + 1}`, minutes),
+      say`Only here: ${areaWords(area, units)}. ${ROLL} Leave the rest alone.`,
+      say`${at + 1} of ${Math.min(MOST_AREAS, hazy.length)}, ${minutes} min`,
+      cardTimer(say`Rub area ${at + 1}`, minutes),
     );
   });
 }
@@ -80,7 +82,7 @@ export const rubCards: BenchCards = ({ step, title, wait }, job, plan, units) =>
     const cards = handCards(recipe?.does ?? [], step.kind === 'stick' ? 'stick' : 'off');
     if (cards.length === 0) return [card('off', stepTitle(title))];
     const dries = wait.hours > 0 ? formatDuration(wait.hours) : null;
-    return dries === null ? cards : [...cards, card('off-wait', `It dries ${dries} before the next step.`, dries)];
+    return dries === null ? cards : [...cards, card('off-wait', say`It dries ${dries} before the next step.`, dries)];
   }
   const peeling = school?.removal === 'peel-and-roll' && pass.number === 1;
   const peel = peeling ? (recipeStepOf(school, 'passes')?.does ?? []).slice(0, PEELING_STEPS) : [];
@@ -91,15 +93,15 @@ export const rubCards: BenchCards = ({ step, title, wait }, job, plan, units) =>
     card(
       'damp',
       WATER_WORDS[rubbing.water].bench,
-      `${pass.dampenMinutes} min`,
-      cardTimer('Let it soften', pass.dampenMinutes),
+      say`${pass.dampenMinutes} min`,
+      cardTimer(say`Let it soften`, pass.dampenMinutes),
     ),
     ...(areaCards(job, units) ?? rubbingCards(pass, plan.rub.map)),
     card(
       'dry',
       last
-        ? `Let it dry ${between} and look for milky patches: rub those once more. It is dry enough to mend after ${formatDuration(rubbing.dryOutMinutes / 60)}.`
-        : `Let it dry ${between} and look for milky patches. Wet paper is invisible: it looks done when it is not.`,
+        ? say`Let it dry ${between} and look for milky patches: rub those once more. It is dry enough to mend after ${formatDuration(rubbing.dryOutMinutes / 60)}.`
+        : say`Let it dry ${between} and look for milky patches. Wet paper is invisible: it looks done when it is not.`,
       between,
     ),
   ];

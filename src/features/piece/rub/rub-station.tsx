@@ -11,8 +11,9 @@ import {
   WATER_WORDS,
   lowerFirst,
   stepTitle,
+  counted,
 } from '@/words';
-import { formatDuration } from '@/core/measure';
+import { formatDuration } from '@/words/figures';
 import { runSteps } from '@/core/plan';
 import { isRubbed, passDryAt } from '@/core/stations';
 import {
@@ -44,6 +45,8 @@ import { useStepDone } from '../use-step-done';
 import { WorkOverlay } from './work-overlay';
 import { WorkPart } from './work-part';
 import css from './rub.module.css';
+import { say } from '@/words/say';
+import { sayWith } from '@/ui/say-with';
 
 export function RubStation() {
   const { piece, plan, change, now } = useOpenPiece();
@@ -66,57 +69,64 @@ export function RubStation() {
   /** What the last photo asks for, where it is of the piece as it stands. */
   const read = useMemo(() => readingAnswer(rub.readings, done), [rub.readings, done]);
 
-  const tick = (minutes: number) => steps.done({ kind: 'pass', number: done + 1 }, `pass ${done + 1}`, minutes);
-  const untick = () => steps.revoke({ kind: 'pass', number: done }, `pass ${done} not done`);
+  const tick = (minutes: number) => steps.done({ kind: 'pass', number: done + 1 }, say`pass ${done + 1}`, minutes);
+  const untick = () => steps.revoke({ kind: 'pass', number: done }, say`pass ${done} not done`);
 
   const reasons: ReasonLine[] = [];
   if (planned && plan.method.binder && plan.surface.print && total > 0) {
     reasons.push({
       figure: `${planned.passes.length}`,
-      text: `passes; ${planned.usual.min === planned.usual.max ? planned.usual.min : `${planned.usual.min} to ${planned.usual.max}`} are usual for ${BINDER_WORDS[plan.method.binder.id].inText}`,
+      text: say`passes; ${planned.usual.min === planned.usual.max ? planned.usual.min : say`${planned.usual.min} to ${planned.usual.max}`} are usual for ${BINDER_WORDS[plan.method.binder.id].inText}`,
       overruled: rub.passes !== null,
     });
     if (planned.extraForPaper > 0)
-      reasons.push({ figure: `+ ${planned.extraForPaper}`, text: 'for the heavier paper' });
-    reasons.push({ figure: `${planned.minutesTotal} min`, text: 'of rubbing in all; the first pass takes longest' });
+      reasons.push({ figure: `+ ${planned.extraForPaper}`, text: say`for the heavier paper` });
+    reasons.push({
+      figure: say`${planned.minutesTotal} min`,
+      text: say`of rubbing in all; the first pass takes longest`,
+    });
     reasons.push({
       figure: formatDuration(planned.betweenMinutes / 60),
-      text: 'of drying between passes: paper and ground dry, not the binder; wet paper is invisible',
+      text: say`of drying between passes: paper and ground dry, not the binder; wet paper is invisible`,
     });
     reasons.push({
       figure: formatDuration(planned.dryOutMinutes / 60),
-      text: 'after the last pass, before it is sanded, painted or sealed: the piece itself is damp',
+      text: say`after the last pass, before it is sanded, painted or sealed: the piece itself is damp`,
     });
     const sections = map?.sections.length ?? 1;
     reasons.push({
       figure: `${sections}`,
-      text: sections === 1 ? 'section: damp it whole' : 'sections, damped one after the other, from a light corner',
+      text:
+        sections === 1 ? say`section: damp it whole` : say`sections, damped one after the other, from a light corner`,
     });
     const breaks = map?.sections.filter(({ breakBefore }) => breakBefore).length ?? 0;
     if (breaks > 0)
       reasons.push({
         figure: `${breaks}`,
-        text: breaks === 1 ? 'break for the fingertips' : 'breaks for the fingertips',
+        text: breaks === 1 ? say`break for the fingertips` : say`breaks for the fingertips`,
       });
     if (map && map.sittings > 1)
-      reasons.push({ figure: `${map.sittings}`, text: 'sittings: more than an hour at a time is too long' });
+      reasons.push({ figure: `${map.sittings}`, text: say`sittings: more than an hour at a time is too long` });
   }
 
   return (
     <StationLayout
+      station="rub"
+      act={act()}
+      answer={<Answer stop={early}>{answer()}</Answer>}
+      onward={<NextLink station="mend" quiet={!finished} />}
       specimen={
         <LandingDrawing
           optics={opticsNow(piece, total)}
           caption={
             done === 0
-              ? 'Sections by their numbers, from the ring; hatched: haze stays; dotted: feel there; red rim: toner goes first.'
-              : `After ${done} of ${total} passes, dry: what is milky is paper.`
+              ? say`Sections by their numbers, from the ring; hatched: haze stays; dotted: feel there; red rim: toner goes first.`
+              : say`After ${done} of ${total} passes, dry: what is milky is paper.`
           }
           overlay={() => (map && !finished ? <WorkOverlay map={map} id={id} /> : null)}
         />
       }
     >
-      <Answer stop={early}>{answer()}</Answer>
       <Because reasons={reasons} />
       {school && school.removal !== 'rub' && (
         <Part title={REMOVAL_TITLES[school.removal]}>
@@ -136,30 +146,19 @@ export function RubStation() {
               checked={doneAt !== null}
               disabled={doneAt === null && step !== open?.step}
               onToggle={() =>
-                doneAt === null ? steps.done(step, lowerFirst(stepTitle(title))) : steps.revoke(step, 'not off yet')
+                doneAt === null ? steps.done(step, lowerFirst(stepTitle(title))) : steps.revoke(step, say`not off yet`)
               }
             >
               {step.kind === 'stick' ? stepTitle(title) : OFF_WORDS[school.removal]}
-              {waitHours > 0 && <small>then {formatDuration(waitHours)} to dry</small>}
+              {waitHours > 0 && <small>{say`then ${formatDuration(waitHours)} to dry`}</small>}
             </TickRow>
           ))}
-          {open && (
-            <NextRow>
-              <Button
-                variant={early ? 'outlined' : 'contained'}
-                onClick={() => steps.done(open.step, lowerFirst(stepTitle(open.title)))}
-                data-testid={open.step.kind === 'stick' ? 'stuck-on' : 'paper-off'}
-              >
-                {open.step.kind === 'stick' ? 'It is stuck on' : OFF_WORDS[school.removal]}
-              </Button>
-            </NextRow>
-          )}
         </Part>
       )}
       {piece.lay.laidAt !== null && school?.removal === 'rub' && <InspectPart />}
       {planned && total > 0 && (
-        <Part title="Passes">
-          <Note>A tick is the same as the button “Pass … done”, with the planned minutes.</Note>
+        <Part title={say`Passes`}>
+          <Note>{say`A tick is the same as the button “Pass … done”, with the planned minutes.`}</Note>
           {planned.passes.map((pass, index) => (
             <Fragment key={pass.number}>
               <TickRow
@@ -167,41 +166,36 @@ export function RubStation() {
                 disabled={index !== done && index !== done - 1}
                 onToggle={() => (index < done ? untick() : tick(pass.minutes))}
               >
-                Pass {pass.number}: damp {pass.dampenMinutes} min, rub {pass.minutes} min
+                {say`Pass ${pass.number}: damp ${pass.dampenMinutes} min, rub ${pass.minutes} min`}
                 <small>
                   {rub.done[index]
-                    ? `done ${dated(rub.done[index].at, 'EEE HH:mm')}, ${rub.done[index].minutes} min`
+                    ? say`done ${dated(rub.done[index].at, 'EEE HH:mm')}, ${rub.done[index].minutes} min`
                     : pass.number === total
-                      ? `then dry ${formatDuration(pass.dryMinutes / 60)} before it is mended`
-                      : `then dry ${formatDuration(pass.dryMinutes / 60)} and look for milky patches`}
+                      ? say`then dry ${formatDuration(pass.dryMinutes / 60)} before it is mended`
+                      : say`then dry ${formatDuration(pass.dryMinutes / 60)} and look for milky patches`}
                 </small>
               </TickRow>
             </Fragment>
           ))}
-          {next && !finished && (
-            <PassMinutes key={done} number={next.number} planned={next.minutes} onDone={tick} early={early} />
-          )}
           {done > 0 && !finished && (
             <NextRow>
               <Button
                 variant="text"
                 size="small"
-                onClick={() => change('rub', { finishedAt: clock() }, 'enough rubbing')}
-              >
-                The wet test clears it: enough
-              </Button>
+                onClick={() => change('rub', { finishedAt: clock() }, say`enough rubbing`)}
+              >{say`The wet test clears it: enough`}</Button>
             </NextRow>
           )}
           {finished && done < total && (
             <NextRow>
-              <TextButton onClick={() => change('rub', { finishedAt: null }, 'rub on')}>
-                Rub once more after all
-              </TextButton>
+              <TextButton
+                onClick={() => change('rub', { finishedAt: null }, say`rub on`)}
+              >{say`Rub once more after all`}</TextButton>
             </NextRow>
           )}
-          <Note>{WATER_WORDS[planned.water].rule} Brush the rolls aside. Staying on one spot rubs a hole.</Note>
+          <Note>{say`${WATER_WORDS[planned.water].rule} Brush the rolls aside. Staying on one spot rubs a hole.`}</Note>
           <details className={css.signs}>
-            <summary>What the paper says</summary>
+            <summary>{say`What the paper says`}</summary>
             <ul>
               {SIGN_WHILE_RUBBING.map((sign) => (
                 <li key={sign}>{sign}</li>
@@ -213,20 +207,20 @@ export function RubStation() {
       )}
       {map && school && !finished && <WorkPart map={map} removal={school.removal} later={done > 0} />}
       {planned && total > 0 && (
-        <Part title="Change">
+        <Part title={say`Change`} folded={counted(total, 'pass', 'passes')}>
           <Fields>
             <FigureField
-              label="Passes"
+              label={say`Passes`}
               value={rub.passes}
               whole
               min={1}
               max={20}
               computed={`${planned.usual.max}`}
-              onCommit={(passes) => change('rub', { passes }, 'number of passes')}
+              onCommit={(passes) => change('rub', { passes }, say`number of passes`)}
               hint={
                 rub.passes !== null
-                  ? `Fobbet says ${planned.usual.max}; clear to go back`
-                  : 'as many as the haze asks for'
+                  ? say`Fobbet says ${planned.usual.max}; clear to go back`
+                  : say`as many as the haze asks for`
               }
               testId="passes"
             />
@@ -235,42 +229,54 @@ export function RubStation() {
       )}
       <MissingList station="rub" />
       <StationCautions station="rub" />
-      <NextRow>
-        <NextLink station="mend" quiet={!finished} />
-        <FaultsLink />
-      </NextRow>
+      <FaultsLink />
     </StationLayout>
   );
 
+  function act() {
+    if (next && !finished && total > 0)
+      return <PassMinutes number={next.number} planned={next.minutes} onDone={tick} early={early} />;
+    if (!open || !school || school.removal === 'rub') return null;
+    return (
+      <Button
+        variant={early ? 'outlined' : 'contained'}
+        onClick={() => steps.done(open.step, lowerFirst(stepTitle(open.title)))}
+        data-testid={open.step.kind === 'stick' ? 'stuck-on' : 'paper-off'}
+      >
+        {open.step.kind === 'stick' ? say`It is stuck on` : OFF_WORDS[school.removal]}
+      </Button>
+    );
+  }
+
   function finishedAnswer(): string {
-    if (school?.removal === 'none') return 'Nothing to take off: the paint is dry.';
-    if (school?.sealsItself) return 'It is on. A decal needs no mending and no sealer.';
+    if (school?.removal === 'none') return say`Nothing to take off: the paint is dry.`;
+    if (school?.sealsItself) return say`It is on. A decal needs no mending and no sealer.`;
     const waits =
-      dryAt !== null && now < dryAt ? `Let it dry until ${clockTime(dryAt, now)}, then mend.` : 'Mend it next.';
-    return school?.removal === 'rub' ? `Rubbed clear. ${waits}` : `The picture is free. ${waits}`;
+      dryAt !== null && now < dryAt ? say`Let it dry until ${clockTime(dryAt, now)}, then mend.` : say`Mend it next.`;
+    return school?.removal === 'rub' ? say`Rubbed clear. ${waits}` : say`The picture is free. ${waits}`;
   }
 
   function offAnswer(): string {
-    if (school?.removal === 'none') return 'Nothing to take off: let the paint dry.';
+    if (school?.removal === 'none') return say`Nothing to take off: let the paint dry.`;
     if (open?.step.kind === 'stick' && dryAt !== null && now < dryAt)
-      return `Let it dry until ${clockTime(dryAt, now)}, ${span(dryAt - now)}: it must be tacky before it is stuck on.`;
-    return open ? `${stepTitle(open.title)}.` : 'Take the sheet off.';
+      return say`Let it dry until ${clockTime(dryAt, now)}, ${span(dryAt - now)}: it must be tacky before it is stuck on.`;
+    return open ? `${stepTitle(open.title)}.` : say`Take the sheet off.`;
   }
 
   function answer(): string {
-    if (!planned) return 'Passes follow from the binder, the paper and the size.';
+    if (!planned) return say`Passes follow from the binder, the paper and the size.`;
     if (finished) return finishedAnswer();
     if (early && plan.cure.clock)
-      return `Not yet: start ${afterTime(plan.cure.clock.likelyAt, now)}. ${total > 0 ? 'Rubbed wet, the toner comes off.' : 'Too soon, the picture stays behind.'}`;
+      return say`Not yet: start ${afterTime(plan.cure.clock.likelyAt, now)}. ${total > 0 ? say`Rubbed wet, the toner comes off.` : say`Too soon, the picture stays behind.`}`;
     if (total === 0) return offAnswer();
     if (done === 0)
       return piece.lay.laidAt === null
-        ? `${total} passes, about ${planned.minutesTotal} min of rubbing.`
-        : `Rub the first of ${total} passes: about ${next?.minutes} min.`;
+        ? say`${total} passes, about ${planned.minutesTotal} min of rubbing.`
+        : say`Rub the first of ${total} passes: about ${next?.minutes} min.`;
     if (read !== null) return read;
     if (dryAt !== null && now < dryAt)
-      return `Let it dry until ${clockTime(dryAt, now)}, ${span(dryAt - now)}, then look for haze.`;
-    return `Look for milky patches, then rub pass ${done + 1} of ${total}.`;
+      return say`Let it dry until ${clockTime(dryAt, now)}, ${span(dryAt - now)}, then look for haze.`;
+    return say`Look for milky patches, then rub pass ${done + 1} of ${total}.`;
   }
 }
 
@@ -285,23 +291,26 @@ function PassMinutes({
   onDone: (minutes: number) => void;
   early: boolean;
 }) {
-  const [minutes, setMinutes] = useState(planned);
+  const [typed, setTyped] = useState<{ pass: number; text: string } | null>(null);
+  const text = typed?.pass === number ? typed.text : `${planned}`;
+  const minutes = Math.min(600, Math.max(1, Math.round(Number(text)) || planned));
   return (
     <NextRow>
-      <Button variant={early ? 'outlined' : 'contained'} onClick={() => onDone(minutes)} data-testid="pass-done">
-        Pass {number} done
-      </Button>
-      <label className={css.took}>
-        took{' '}
+      <Button
+        variant={early ? 'outlined' : 'contained'}
+        onClick={() => onDone(minutes)}
+        data-testid="pass-done"
+      >{say`Pass ${number} done`}</Button>
+      <label className={css.took}>{sayWith`took ${(
         <input
           type="number"
           min={1}
           max={600}
-          value={minutes}
-          onChange={(event) => setMinutes(Math.min(600, Math.max(1, Number(event.target.value) || 1)))}
-        />{' '}
-        min
-      </label>
+          value={text}
+          onChange={({ target }) => setTyped({ pass: number, text: target.value })}
+          onBlur={() => setTyped({ pass: number, text: `${minutes}` })}
+        />
+      )} min`}</label>
     </NextRow>
   );
 }

@@ -2,8 +2,20 @@ import type { WorkMap } from '@/core/rub';
 import { toolsFor } from '@/core/rub';
 import type { Removal } from '@/core/craft';
 import { Note, Part } from '@/ui';
-import { CORNER_WORDS, GOES_FIRST_WORDS, SPOT_WORDS, WORK_KIND_WORDS, listOf, sectionPlace, upperFirst } from '@/words';
+import {
+  CORNER_WORDS,
+  GOES_FIRST_WORDS,
+  SPOT_WORDS,
+  WORK_KIND_WORDS,
+  listOf,
+  sectionPlace,
+  upperFirst,
+  counted,
+  remarks,
+} from '@/words';
 import css from './rub.module.css';
+import { say } from '@/words/say';
+import { sayWith } from '@/ui/say-with';
 
 /** The map of the work in words: what to feel for, what goes first, sections with their minutes, the tool for the spot. */
 export function WorkPart({ map, removal, later }: { map: WorkMap; removal: Removal; later: boolean }) {
@@ -11,7 +23,10 @@ export function WorkPart({ map, removal, later }: { map: WorkMap; removal: Remov
   const minutes = (section: WorkMap['sections'][number]) =>
     Math.max(1, Math.round(later ? section.laterMinutes : section.minutes));
   return (
-    <Part title="The map of the work">
+    <Part
+      title={say`The map of the work`}
+      folded={say`${counted(map.sections.length, 'section', 'sections')}, ${CORNER_WORDS[map.startAt]} first`}
+    >
       <ul className={css.map}>
         {(['haze-stays', 'feel-here'] as const)
           .filter((kind) => share(kind) > 0)
@@ -20,28 +35,24 @@ export function WorkPart({ map, removal, later }: { map: WorkMap; removal: Remov
               <b>{Math.round(share(kind) * 100)} %</b> {WORK_KIND_WORDS[kind]}
             </li>
           ))}
-        <li data-of="goes-first">
-          Toner goes first at {listOf(map.goesFirst.map((place) => GOES_FIRST_WORDS[place]))}: lightly there, and from
-          the rim inward.
-        </li>
+        <li data-of="goes-first">{say`Toner goes first at ${listOf(map.goesFirst.map((place) => GOES_FIRST_WORDS[place]))}: lightly there, and from the rim inward.`}</li>
       </ul>
       <Note>
         {map.isLightest
-          ? `Begin ${CORNER_WORDS[map.startAt]}: it is this picture’s lightest corner, where a fault shows least.`
-          : `Begin ${CORNER_WORDS[map.startAt]}, or in a light corner if this picture has one.`}
+          ? say`Begin ${CORNER_WORDS[map.startAt]}: it is this picture’s lightest corner, where a fault shows least.`
+          : say`Begin ${CORNER_WORDS[map.startAt]}, or in a light corner if this picture has one.`}
       </Note>
       {map.sections.length > 1 && (
         <ol className={css.sections} data-testid="sections">
           {map.sections.map((section, at) => (
-            <li key={section.number}>
-              {section.breakBefore && <em>Rest your fingertips, or change hands. </em>}
-              {at > 0 && section.sitting !== map.sections[at - 1]?.sitting && (
-                <em>A sitting of its own: it may dry before, and is wetted anew. </em>
-              )}
-              {upperFirst(sectionPlace(section.box, map.box))}: {minutes(section)} min
-              {section.darkShare > 0.5 && ', mostly dark'}
-              {section.feelShare > 0.5 && ', mostly light: feel there'}
-            </li>
+            <li
+              key={section.number}
+            >{sayWith`${section.breakBefore && <em>{say`Rest your fingertips, or change hands.`} </em>}${
+              at > 0 &&
+              section.sitting !== map.sections[at - 1]?.sitting && (
+                <em>{say`A sitting of its own: it may dry before, and is wetted anew.`} </em>
+              )
+            }${upperFirst(sectionPlace(section.box, map.box))}: ${remarks(say`${minutes(section)} min`, section.darkShare > 0.5 && say`mostly dark`, section.feelShare > 0.5 && say`mostly light: feel there`)}`}</li>
           ))}
         </ol>
       )}

@@ -4,8 +4,8 @@ import dynamic from 'next/dynamic';
 import { SEALERS, SHEENS } from '@/core/craft';
 import { isSealed } from '@/core/stations';
 import { StationCautions, StationTools } from '../station-cautions';
-import { SEALER_WORDS, SHEEN_WORDS, SPRAY_WORDS, sealerReasons } from '@/words';
-import { formatDuration } from '@/core/measure';
+import { SEALER_WORDS, SHEEN_WORDS, SPRAY_WORDS, sealerReasons, remarks, counted } from '@/words';
+import { formatDuration } from '@/words/figures';
 import { stageOptics } from '@/core/render';
 import {
   Answer,
@@ -39,6 +39,7 @@ import { StationLayout } from '../station-layout';
 import { useStepDone } from '../use-step-done';
 import { DatesPart } from './dates-part';
 import css from './seal.module.css';
+import { say } from '@/words/say';
 
 const SheensPart = dynamic(() => import('./sheens-part').then((file) => file.SheensPart), { ssr: false });
 
@@ -61,34 +62,59 @@ export function SealStation() {
     reasons.push({
       figure: units.area(plan.surface.faceMm2),
       text:
-        plan.surface.faceMm2 > plan.surface.blank.areaMm2 + 1 ? 'the whole face, and its bare sides' : 'the whole face',
+        plan.surface.faceMm2 > plan.surface.blank.areaMm2 + 1
+          ? say`the whole face, and its bare sides`
+          : say`the whole face`,
     });
     if (plan.method.school?.glossClears && choice.sheen === null)
-      reasons.push({ figure: 'gloss', text: 'clears the paper that the peel leaves; two coats of it' });
+      reasons.push({ figure: say`gloss`, text: say`clears the paper that the peel leaves; two coats of it` });
     reasons.push({
       figure: units.volume(planned.volumeMlPerCoat),
-      text: `each coat, ${units.film(planned.sealer.filmUm)} wet; ${units.coverage(planned.bottleCoversM2)}`,
+      text: say`each coat, ${units.film(planned.sealer.filmUm)} wet; ${units.coverage(planned.bottleCoversM2)}`,
     });
     reasons.push({
-      figure: `${planned.coats} ${planned.coats === 1 ? 'coat' : 'coats'}`,
+      figure: counted(planned.coats, 'coat', 'coats'),
       text:
         planned.sealer.coats.min === planned.sealer.coats.max
-          ? 'as usual'
-          : `${planned.sealer.coats.min} to ${planned.sealer.coats.max} are usual`,
+          ? say`as usual`
+          : say`${planned.sealer.coats.min} to ${planned.sealer.coats.max} are usual`,
       overruled: choice.coats !== null,
     });
-    reasons.push({ figure: formatDuration(planned.betweenHours), text: 'between coats in this room' });
+    reasons.push({ figure: formatDuration(planned.betweenHours), text: say`between coats in this room` });
     reasons.push({
-      figure: `${planned.fullCureDays} days`,
+      figure: say`${planned.fullCureDays} days`,
       text:
         planned.lightUseDays < planned.fullCureDays
-          ? `until it is fully hard; light use after ${planned.lightUseDays}`
-          : 'until it is fully hard',
+          ? say`until it is fully hard; light use after ${planned.lightUseDays}`
+          : say`until it is fully hard`,
     });
     reasons.push({ figure: SHEEN_WORDS[plan.method.sheen].inText, text: SHEEN_WORDS[plan.method.sheen].effect });
   }
   return (
     <StationLayout
+      station="seal"
+      act={
+        planned &&
+        !sealed && (
+          <NextRow>
+            {bare ? (
+              <Button
+                variant="contained"
+                onClick={() => change('seal', { finishedAt: clock() }, say`left unsealed`)}
+                data-testid="coat-on"
+              >{say`Leave it unsealed`}</Button>
+            ) : (
+              <Button
+                variant={times?.nextCoatAt && now < times.nextCoatAt ? 'outlined' : 'contained'}
+                onClick={() => steps.done({ kind: 'coat', number: coatsOn + 1 }, say`coat ${coatsOn + 1}`)}
+                data-testid="coat-on"
+              >{say`Coat ${coatsOn + 1} of ${planned.coats} is on`}</Button>
+            )}
+          </NextRow>
+        )
+      }
+      answer={<Answer>{answer()}</Answer>}
+      onward={<NextLink station="keep" quiet={!sealed} />}
       specimen={
         <LandingDrawing
           painted
@@ -96,48 +122,24 @@ export function SealStation() {
           caption={
             sealed ? (
               <Marked>
-                <WetnessMark wetness="sealed" /> Sealed, {plan.method.sheen}.
+                <WetnessMark wetness="sealed" /> {say`Sealed, ${plan.method.sheen}.`}
               </Marked>
             ) : (
-              `${coatsOn} of ${planned?.coats ?? 0} coats on.`
+              say`${coatsOn} of ${planned?.coats ?? 0} coats on.`
             )
           }
         />
       }
     >
-      <Answer>{answer()}</Answer>
-      {planned && !sealed && (
-        <NextRow>
-          {bare ? (
-            <Button
-              variant="contained"
-              onClick={() => change('seal', { finishedAt: clock() }, 'left unsealed')}
-              data-testid="coat-on"
-            >
-              Leave it unsealed
-            </Button>
-          ) : (
-            <Button
-              variant={times?.nextCoatAt && now < times.nextCoatAt ? 'outlined' : 'contained'}
-              onClick={() => steps.done({ kind: 'coat', number: coatsOn + 1 }, `coat ${coatsOn + 1}`)}
-              data-testid="coat-on"
-            >
-              Coat {coatsOn + 1} of {planned.coats} is on
-            </Button>
-          )}
-        </NextRow>
-      )}
       {(coatsOn > 0 || choice.finishedAt !== null) && (
-        <Part title="Coats">
+        <Part title={say`Coats`} folded={say`${coatsOn} on`}>
           {choice.coatsAt.map((at, index) => (
-            <Note key={at}>
-              Coat {index + 1}: {dated(at, 'EEE d MMM HH:mm')}
-            </Note>
+            <Note key={at}>{say`Coat ${index + 1}: ${dated(at, 'EEE d MMM HH:mm')}`}</Note>
           ))}
           <NextRow>
-            <TextButton onClick={() => steps.revoke({ kind: 'coat', number: coatsOn }, 'coat not on')}>
-              Take the last back
-            </TextButton>
+            <TextButton
+              onClick={() => steps.revoke({ kind: 'coat', number: coatsOn }, say`coat not on`)}
+            >{say`Take the last back`}</TextButton>
           </NextRow>
         </Part>
       )}
@@ -145,30 +147,30 @@ export function SealStation() {
       <SheensPart />
       <Because reasons={reasons} />
       {planned?.sealer.sprayed && <Note>{SPRAY_WORDS}</Note>}
-      <Part title="Change">
+      <Part title={say`Change`}>
         <Fields>
           <Wide>
             <UseField at="seal" testId="seal-use" />
           </Wide>
           <ChoiceField
-            label="Sheen"
+            label={say`Sheen`}
             value={plan.method.sheen}
             options={SHEENS.map((id) => ({ id, name: SHEEN_WORDS[id].name }))}
-            onCommit={(sheen) => change('seal', { sheen, sealer: null }, 'sheen')}
+            onCommit={(sheen) => change('seal', { sheen, sealer: null }, say`sheen`)}
           />
           <FigureField
-            label="Coats"
+            label={say`Coats`}
             value={choice.coats}
             whole
             min={1}
             max={20}
             computed={`${planned?.sealer.coats.min ?? ''}`}
-            onCommit={(coats) => change('seal', { coats }, 'number of coats')}
+            onCommit={(coats) => change('seal', { coats }, say`number of coats`)}
             testId="coats"
           />
         </Fields>
       </Part>
-      <Part title="Sealers that suit">
+      <Part title={say`Sealers that suit`} folded={planned ? SEALER_WORDS[planned.sealer.id].inText : say`none chosen`}>
         <ul className={css.sealers}>
           {suited.map(({ sealer, ...offer }) => (
             <li key={sealer.id} data-chosen={sealer.id === planned?.sealer.id}>
@@ -180,18 +182,16 @@ export function SealStation() {
                 size="small"
                 variant={sealer.id === planned?.sealer.id ? 'contained' : 'outlined'}
                 aria-pressed={sealer.id === planned?.sealer.id}
-                aria-label={`Choose ${SEALER_WORDS[sealer.id].name}`}
+                aria-label={`${sealer.id === planned?.sealer.id ? say`Chosen` : say`Choose`}: ${SEALER_WORDS[sealer.id].name}`}
                 onClick={() => change('seal', { sealer: sealer.id, coats: null }, SEALER_WORDS[sealer.id].inText)}
               >
-                {sealer.id === planned?.sealer.id ? 'Chosen' : 'Choose'}
+                {sealer.id === planned?.sealer.id ? say`Chosen` : say`Choose`}
               </Button>
             </li>
           ))}
         </ul>
         <details className={css.others}>
-          <summary>
-            Not for this piece: {unsuited.length} of {SEALERS.length}
-          </summary>
+          <summary>{say`Not for this piece: ${unsuited.length} of ${SEALERS.length}`}</summary>
           <ul>
             {unsuited.map(({ sealer, ...offer }) => (
               <li key={sealer.id}>
@@ -205,26 +205,27 @@ export function SealStation() {
       <DisagreementNotes at="seal" />
       <MissingList station="seal" />
       <StationCautions station="seal" />
-      <NextRow>
-        <NextLink station="keep" quiet={!sealed} />
-        <FaultsLink />
-      </NextRow>
+      <FaultsLink />
     </StationLayout>
   );
 
   function answer(): string {
     if (!planned)
       return suited.length === 0
-        ? 'No sealer suits this use in this sheen: change one of them.'
-        : 'The sealer follows from the blank, the use and the sheen.';
-    if (bare && plan.method.school?.sealsItself) return 'No sealer: the decal lies under its own tape.';
-    if (bare) return sealed ? 'Left unsealed, as it should be.' : 'No sealer needed here.';
+        ? say`No sealer suits this use in this sheen: change one of them.`
+        : say`The sealer follows from the blank, the use and the sheen.`;
+    if (bare && plan.method.school?.sealsItself) return say`No sealer: the decal lies under its own tape.`;
+    if (bare) return sealed ? say`Left unsealed, as it should be.` : say`No sealer needed here.`;
     if (sealed && times?.fullCureAt)
-      return `Sealed. Light use ${dayName(times.lightUseAt ?? times.fullCureAt, now)}, fully hard ${dayName(times.fullCureAt, now)}.`;
+      return say`Sealed. Light use ${dayName(times.lightUseAt ?? times.fullCureAt, now)}, fully hard ${dayName(times.fullCureAt, now)}.`;
     if (times?.nextCoatAt)
       return now < times.nextCoatAt
-        ? `Next coat ${clockTime(times.nextCoatAt, now)}, ${span(times.nextCoatAt - now)}.`
-        : `Put coat ${coatsOn + 1} of ${planned.coats} on now.`;
-    return `${planned.coats} ${planned.coats === 1 ? 'coat' : 'coats'} of ${SEALER_WORDS[planned.sealer.id].inText}, ${units.volume(planned.volumeMlPerCoat)} each${planned.coats > 1 ? `, ${formatDuration(planned.betweenHours)} apart` : ''}.`;
+        ? say`Next coat ${clockTime(times.nextCoatAt, now)}, ${span(times.nextCoatAt - now)}.`
+        : say`Put coat ${coatsOn + 1} of ${planned.coats} on now.`;
+    return `${remarks(
+      say`${counted(planned.coats, 'coat', 'coats')} of ${SEALER_WORDS[planned.sealer.id].inText}`,
+      say`${units.volume(planned.volumeMlPerCoat)} each`,
+      planned.coats > 1 && say`${formatDuration(planned.betweenHours)} apart`,
+    )}.`;
   }
 }

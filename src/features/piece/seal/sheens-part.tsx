@@ -7,6 +7,7 @@ import { Note, Part } from '@/ui';
 import { SHEEN_ADVICE, SHEEN_WORDS } from '@/words';
 import { useOpenPiece } from '../piece-context';
 import css from './seal.module.css';
+import { say } from '@/words/say';
 
 const SHOWN_PX = 190;
 const FILLS_SHARE = 0.98;
@@ -20,7 +21,7 @@ export function SheensPart() {
   const lip = print.areaMm2 < FILLS_SHARE * blank.areaMm2 && plan.method.binder?.wholeSurface === false;
   const advised = sheenFor(left, lip);
   return (
-    <Part title="Under each sheen">
+    <Part title={say`Under each sheen`}>
       <ul className={css.sheens}>
         {sheenViews(left, lip).map((view) => (
           <li key={view.sheen} data-chosen={view.sheen === plan.method.sheen}>
@@ -37,23 +38,23 @@ export function SheensPart() {
             <Button
               size="small"
               variant="outlined"
-              onClick={() => change('seal', { sheen: advised.sheen, sealer: null }, 'sheen')}
+              onClick={() => change('seal', { sheen: advised.sheen, sealer: null }, say`sheen`)}
               data-testid="take-sheen"
-            >
-              Take {SHEEN_WORDS[advised.sheen].inText}
-            </Button>
+            >{say`Take ${SHEEN_WORDS[advised.sheen].inText}`}</Button>
           )}
         </Note>
       )}
-      {!left && <Note>Read it from a photo at Rub, dry and wetted: then the haze that stays is drawn here too.</Note>}
+      {!left && (
+        <Note>{say`Read it from a photo at Rub, dry and wetted: then the haze that stays is drawn here too.`}</Note>
+      )}
     </Part>
   );
 }
 
 const sheenWords = ({ hazeInSight, showsLip }: SheenView, isRead: boolean): string =>
   [
-    isRead && (hazeInSight < 0.01 ? 'no haze in sight' : `${Math.round(hazeInSight * 100)} % haze in sight`),
-    showsLip ? 'the edge shows' : 'the edge is hidden',
+    isRead && (hazeInSight < 0.01 ? say`no haze in sight` : say`${Math.round(hazeInSight * 100)} % haze in sight`),
+    showsLip ? say`the edge shows` : say`the edge is hidden`,
   ]
     .filter(Boolean)
     .join(', ');

@@ -2,6 +2,7 @@ import { printById } from '@/core/craft';
 import type { Job, PiecePlan } from '@/core/stations';
 import { counted, type Wording } from '@/words';
 import { card, cardTimer, type BenchCard, type BenchCards } from '../station-feature';
+import { say } from '@/words/say';
 
 export const sheetCards: BenchCards = ({ step }, job, plan, units) =>
   step.kind === 'heat-set' ? heatCards(job, units) : printCards(plan, units);
@@ -11,14 +12,17 @@ function heatCards({ method: { print } }: Job, units: Wording): BenchCard[] {
   if (!heatSet) return [];
   const { temperatureC, minutes, coolMinutes } = heatSet;
   return [
-    card('heat-oven', `Heat the oven to ${units.temperature(temperatureC)}, by an oven thermometer. No food in it.`),
+    card('heat-oven', say`Heat the oven to ${units.temperature(temperatureC)}, by an oven thermometer. No food in it.`),
     card(
       'heat-set',
-      'Lay the print on baking parchment, picture up, and stay with it.',
-      `${minutes} min`,
-      cardTimer('Set with heat', minutes),
+      say`Lay the print on baking parchment, picture up, and stay with it.`,
+      say`${minutes} min`,
+      cardTimer(say`Set with heat`, minutes),
     ),
-    card('heat-cool', `Take it out with a glove and let it cool ${coolMinutes} min. A damp finger must not smear it.`),
+    card(
+      'heat-cool',
+      say`Take it out with a glove and let it cool ${coolMinutes} min. A damp finger must not smear it.`,
+    ),
   ];
 }
 
@@ -28,15 +32,15 @@ function printCards(
 ): BenchCard[] {
   const pages = pack?.ok ? pack.value.pages.length : 1;
   const size = print ? units.size(print.rect.widthMm, print.rect.heightMm) : null;
-  const what = pages === 1 ? 'the page' : `all ${pages} pages`;
-  const how = mirrored ? 'toner, mirrored: lettering must read backwards' : 'paper, the right way round';
+  const what = pages === 1 ? say`the page` : say`all ${pages} pages`;
+  const how = mirrored ? say`toner, mirrored: lettering must read backwards` : say`paper, the right way round`;
   return [
-    card('print', `Print ${what} at 100 %, on ${how}.`, counted(pages, 'page', 'pages')),
+    card('print', say`Print ${what} at 100 %, on ${how}.`, counted(pages, 'page', 'pages')),
     card(
       'measure',
-      `Measure the ${units.system === 'inch' ? '4 in' : '100 mm'} bar, and the print across. If either is off, don’t lay it.`,
+      say`Measure the ${units.system === 'inch' ? say`4 in` : say`100 mm`} bar, and the print across. If either is off, don’t lay it.`,
       size,
     ),
-    card('trim', 'Trim along the cut line with knife and metal ruler, so that no white rim is left.'),
+    card('trim', say`Trim along the cut line with knife and metal ruler, so that no white rim is left.`),
   ];
 }

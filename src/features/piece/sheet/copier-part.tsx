@@ -3,8 +3,9 @@ import { useState } from 'react';
 import { copierPlan, pagesThatHold } from '@/core/sheet';
 import type { SizeMm } from '@/core/shape';
 import { Fields, LengthField, Note, Wide, useUnits } from '@/ui';
-import { sentenceFor } from '@/words';
+import { sentenceFor, sentences } from '@/words';
 import css from './sheet.module.css';
+import { say } from '@/words/say';
 
 /** For those who bring a paper original to the copier: at how many percent. */
 export function CopierPart({ print }: { print: SizeMm }) {
@@ -15,10 +16,10 @@ export function CopierPart({ print }: { print: SizeMm }) {
   const plan = originalMm === null ? null : copierPlan(originalMm, printMm);
   return (
     <details className={css.more}>
-      <summary>From a paper original, at the copier</summary>
+      <summary>{say`From a paper original, at the copier`}</summary>
       <Fields>
         <LengthField
-          label="Width of the original"
+          label={say`Width of the original`}
           value={originalMm}
           minMm={5}
           clearable
@@ -28,18 +29,28 @@ export function CopierPart({ print }: { print: SizeMm }) {
         <Wide>
           <Note>
             {plan === null
-              ? `The print is ${units.length(printMm)} wide: measure the same stretch on the original.`
+              ? say`The print is ${units.length(printMm)} wide: measure the same stretch on the original.`
               : !plan.ok
                 ? sentenceFor(plan.error, units)
-                : `Copy at ${plan.value.passes.map((percent) => `${percent} %`).join(', then that copy at ')}: it comes out ${units.length(plan.value.resultMm)} wide. Switch the copier’s mirror on, and copy onto plain paper.`}
+                : copyWords(plan.value.passes, units.length(plan.value.resultMm))}
           </Note>
           <Note>
             {papers.length > 0
-              ? `A print of ${units.size(print.widthMm, print.heightMm)} fits on ${papers.join(', ')}.`
-              : `A print of ${units.size(print.widthMm, print.heightMm)} fits on none of the usual papers: copy it in parts, or print tiles.`}
+              ? say`A print of ${units.size(print.widthMm, print.heightMm)} fits on ${papers.join(', ')}.`
+              : say`A print of ${units.size(print.widthMm, print.heightMm)} fits on none of the usual papers: copy it in parts, or print tiles.`}
           </Note>
         </Wide>
       </Fields>
     </details>
+  );
+}
+
+function copyWords(passes: readonly number[], wide: string): string {
+  const [first, second] = passes;
+  return sentences(
+    second === undefined
+      ? say`Copy at ${first} %: it comes out ${wide} wide.`
+      : say`Copy at ${first} %, then that copy at ${second} %: it comes out ${wide} wide.`,
+    say`Switch the copier’s mirror on, and copy onto plain paper.`,
   );
 }

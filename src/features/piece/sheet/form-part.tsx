@@ -8,25 +8,26 @@ import { findMotif } from '@/workers/analysis/client';
 import { useOpenPiece } from '../piece-context';
 import { ColourField } from '../surface/colour-field';
 import { bendFor } from '@/core/shape';
+import { say } from '@/words/say';
 
 const PARTS: Readonly<Record<PartsWay, string>> = {
-  skip: 'True, gaps skipped',
-  spread: 'Spread over them',
-  each: 'The whole on each',
+  skip: say`True, gaps skipped`,
+  spread: say`Spread over them`,
+  each: say`The whole on each`,
 };
 const SIDES: Readonly<Record<SidesWay, string>> = {
-  picture: 'Picture runs round',
-  mirror: 'Edge mirrored',
-  solid: 'One colour',
+  picture: say`Picture runs round`,
+  mirror: say`Edge mirrored`,
+  solid: say`One colour`,
 };
-const EDGES: Readonly<Record<EdgeWay, string>> = { cut: 'Cut', torn: 'Torn', motif: 'Close round the motif' };
+const EDGES: Readonly<Record<EdgeWay, string>> = { cut: say`Cut`, torn: say`Torn`, motif: say`Close round the motif` };
 const options = <K extends string>(names: Readonly<Record<K, string>>) =>
   (Object.keys(names) as K[]).map((id) => ({ id, name: names[id] }));
 
 const PARTS_WORDS: Readonly<Record<PartsWay, string>> = {
-  skip: 'The picture lies as if there were no gaps: what falls into one is trimmed away.',
-  spread: 'Nothing is lost: the picture is parted at the gaps, which pushes its halves apart.',
-  each: 'Every part carries the whole picture, smaller.',
+  skip: say`The picture lies as if there were no gaps: what falls into one is trimmed away.`,
+  spread: say`Nothing is lost: the picture is parted at the gaps, which pushes its halves apart.`,
+  each: say`Every part carries the whole picture, smaller.`,
 };
 
 /** How the print is formed: over gaps, round sides, at its seam and at its edge. */
@@ -42,15 +43,18 @@ export function FormPart() {
   const round = (layout?.kind === 'plain' || layout?.kind === 'bent') && layout.round;
   const parted = layout?.kind === 'parts';
   return (
-    <Part title="How it lies">
+    <Part
+      title={say`How it lies`}
+      folded={layout?.kind === 'plain' ? say`edge: ${EDGES[form.edge].toLowerCase()}` : null}
+    >
       <Fields>
         {parted && (
           <Wide>
             <ChoiceField
-              label={shape.kind === 'slats' ? 'The picture over the slats' : 'The picture over the fronts'}
+              label={shape.kind === 'slats' ? say`The picture over the slats` : say`The picture over the fronts`}
               value={form.parts}
               options={options(PARTS)}
-              onCommit={(parts) => set({ parts }, 'picture over the gaps')}
+              onCommit={(parts) => set({ parts }, say`picture over the gaps`)}
             />
             <Note>{PARTS_WORDS[form.parts]}</Note>
           </Wide>
@@ -59,7 +63,7 @@ export function FormPart() {
           <>
             <Wide>
               <ChoiceField
-                label="Sides"
+                label={say`Sides`}
                 value={form.sides}
                 options={options(SIDES)}
                 onCommit={(sides) => set({ sides }, 'sides')}
@@ -67,17 +71,17 @@ export function FormPart() {
             </Wide>
             {form.sides === 'solid' && (
               <ColourField
-                label="Colour of the sides"
+                label={say`Colour of the sides`}
                 value={form.sideColour}
-                onCommit={(sideColour) => set({ sideColour }, 'colour of the sides')}
+                onCommit={(sideColour) => set({ sideColour }, say`colour of the sides`)}
               />
             )}
             <ChoiceField
-              label="Corners"
+              label={say`Corners`}
               value={form.corners}
               options={[
-                { id: 'cut', name: 'Cut out' },
-                { id: 'fold', name: 'Folded' },
+                { id: 'cut', name: say`Cut out` },
+                { id: 'fold', name: say`Folded` },
               ]}
               onCommit={(corners) => set({ corners }, 'corners')}
             />
@@ -86,7 +90,7 @@ export function FormPart() {
         {round && (
           <LengthField
             small
-            label="Laps over itself by"
+            label={say`Laps over itself by`}
             value={form.seamMm}
             maxMm={40}
             onCommit={(seamMm) => seamMm !== null && set({ seamMm }, 'seam')}
@@ -95,7 +99,7 @@ export function FormPart() {
         )}
         <Wide>
           <ChoiceField
-            label="Edge"
+            label={say`Edge`}
             value={form.edge}
             options={options(EDGES)}
             onCommit={(edge) => set({ edge }, 'edge')}
@@ -103,30 +107,30 @@ export function FormPart() {
         </Wide>
         <LengthField
           small
-          label="Cut inside by"
+          label={say`Cut inside by`}
           value={form.trimMm}
           maxMm={60}
-          onCommit={(trimMm) => trimMm !== null && set({ trimMm }, 'cut inside')}
-          hint="no white rim is left"
+          onCommit={(trimMm) => trimMm !== null && set({ trimMm }, say`cut inside`)}
+          hint={say`no white rim is left`}
           testId="trim"
         />
         {form.edge === 'torn' && (
           <LengthField
             small
-            label="Torn as deep as"
+            label={say`Torn as deep as`}
             value={form.tornMm}
             maxMm={60}
-            onCommit={(tornMm) => tornMm !== null && set({ tornMm }, 'depth of the tear')}
+            onCommit={(tornMm) => tornMm !== null && set({ tornMm }, say`depth of the tear`)}
             testId="torn"
           />
         )}
         {form.edge === 'motif' && (
           <LengthField
             small
-            label="Stays off the motif by"
+            label={say`Stays off the motif by`}
             value={form.motifMm}
             maxMm={60}
-            onCommit={(motifMm) => motifMm !== null && set({ motifMm }, 'distance to the motif')}
+            onCommit={(motifMm) => motifMm !== null && set({ motifMm }, say`distance to the motif`)}
             testId="motif-distance"
           />
         )}
@@ -137,11 +141,7 @@ export function FormPart() {
         )}
       </Fields>
       {bend && (
-        <Note>
-          Bent to the vessel’s side: {Math.round((bend.angleRad * 180) / Math.PI)}° of a ring of{' '}
-          {units.length(bend.outerRadiusMm)}. Level lines of the picture land level, upright ones straight down the
-          side.
-        </Note>
+        <Note>{say`Bent to the vessel’s side: ${Math.round((bend.angleRad * 180) / Math.PI)}° of a ring of ${units.length(bend.outerRadiusMm)}. Level lines of the picture land level, upright ones straight down the side.`}</Note>
       )}
     </Part>
   );
@@ -158,9 +158,9 @@ function MotifRow() {
     picture &&
     job.run(
       () => findMotif({ pictureId: picture.id, file: picture.file, turning: { turns, straightenDeg } }),
-      (rings) => change('sheet', { motif: { of: key, rings } }, 'outline of the motif'),
+      (rings) => change('sheet', { motif: { of: key, rings } }, say`outline of the motif`),
     );
-  if (job.progress !== null) return <LinearProgress aria-label="Looking for the motif" />;
+  if (job.progress !== null) return <LinearProgress aria-label={say`Looking for the motif`} />;
   return (
     <NextRow>
       <Button
@@ -170,12 +170,12 @@ function MotifRow() {
         disabled={!picture}
         data-testid="find-motif"
       >
-        {known ? 'Look again' : 'Find the motif’s outline'}
+        {known ? say`Look again` : say`Find the motif’s outline`}
       </Button>
       <Note>
         {known
-          ? `${known.rings.length === 1 ? 'One outline' : `${known.rings.length} outlines`} found.`
-          : 'For a motif on white.'}
+          ? say`${known.rings.length === 1 ? say`One outline` : say`${known.rings.length} outlines`} found.`
+          : say`For a motif on white.`}
       </Note>
     </NextRow>
   );

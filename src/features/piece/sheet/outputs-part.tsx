@@ -19,6 +19,7 @@ import { makeSheet } from '@/workers/sheet/client';
 import { useOpenPiece } from '../piece-context';
 import type { SheetMaking } from './use-sheet';
 import { SHEET_WORDS } from '@/words/sheet';
+import { say } from '@/words/say';
 
 const saveSvg = (text: string, name: string): void =>
   saveFile(new Blob([text], { type: 'image/svg+xml' }), fileName(name, 'svg'));
@@ -36,11 +37,11 @@ export function OutputsPart({ making }: { making: SheetMaking }) {
     formed.blocks.forEach((block: PrintBlock) =>
       saveSvg(
         cutTemplate(SHEET_WORDS.cutLines(piece.name), block, plan.method.mirrored),
-        `${piece.name} cut lines${block.part === null ? '' : ` ${block.part + 1}`}`,
+        say`${piece.name} cut lines${block.part === null ? '' : ` ${block.part + 1}`}`,
       ),
     );
   return (
-    <Part title="Other files">
+    <Part title={say`Other files`} folded={say`PNG, SVG`}>
       <NextRow>
         <Button
           size="small"
@@ -48,22 +49,24 @@ export function OutputsPart({ making }: { making: SheetMaking }) {
           onClick={() => making.makePng(page)}
           disabled={making.progress !== null}
           data-testid="make-png"
-        >
-          Page {page + 1} as PNG
-        </Button>
-        <Button size="small" variant="outlined" onClick={cutLines} data-testid="cut-lines">
-          Cut lines (SVG)
-        </Button>
+        >{say`Page ${page + 1} as PNG`}</Button>
+        <Button
+          size="small"
+          variant="outlined"
+          onClick={cutLines}
+          data-testid="cut-lines"
+        >{say`Cut lines (SVG)`}</Button>
         <Button
           size="small"
           variant="outlined"
           onClick={() =>
-            saveSvg(placementTemplate(SHEET_WORDS, piece.name, blank, formed, units.system), `${piece.name} placement`)
+            saveSvg(
+              placementTemplate(SHEET_WORDS, piece.name, blank, formed, units.system),
+              say`${piece.name} placement`,
+            )
           }
           data-testid="placement"
-        >
-          Placement mask (SVG)
-        </Button>
+        >{say`Placement mask (SVG)`}</Button>
       </NextRow>
       {layers.some(({ layer }) => layer.mode === 'trace') && <TracingRow />}
     </Part>
@@ -97,11 +100,11 @@ function TracingRow() {
     report(pack);
     if (!pack.ok) return;
     const text = {
-      title: `${piece.name}, to trace`,
+      title: say`${piece.name}, to trace`,
       unitSystem: units.system,
       mirrored: false,
       createdAt: new Date(piece.createdAt),
-      prints: [{ name: `${piece.name}, to trace`, cut: null, folds: [], edge: 'cut' as const }],
+      prints: [{ name: say`${piece.name}, to trace`, cut: null, folds: [], edge: 'cut' as const }],
     };
     job.run(
       (onProgress) =>
@@ -116,7 +119,10 @@ function TracingRow() {
           onProgress,
         ),
       (pdf) =>
-        saveFile(new Blob([pdf], { type: 'application/pdf' }), fileName(`${piece.name} to trace, not mirrored`, 'pdf')),
+        saveFile(
+          new Blob([pdf], { type: 'application/pdf' }),
+          fileName(say`${piece.name} to trace, not mirrored`, 'pdf'),
+        ),
     );
   };
   return (
@@ -128,13 +134,9 @@ function TracingRow() {
           onClick={make}
           disabled={job.progress !== null}
           data-testid="tracing-sheet"
-        >
-          Sheet to trace (PDF, not mirrored)
-        </Button>
+        >{say`Sheet to trace (PDF, not mirrored)`}</Button>
       </NextRow>
-      <Note>
-        What is traced and painted is printed on its own sheet, the right way round: it is not laid face down.
-      </Note>
+      <Note>{say`What is traced and painted is printed on its own sheet, the right way round: it is not laid face down.`}</Note>
     </>
   );
 }

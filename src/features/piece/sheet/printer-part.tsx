@@ -8,6 +8,7 @@ import { useStash } from '@/features/at-hand';
 import { Fields, LengthField, NextRow, Note, Part, useClock, useUnits } from '@/ui';
 import { saveFile } from '@/features/sheets/save-file';
 import { SHEET_WORDS } from '@/words/sheet';
+import { say } from '@/words/say';
 
 const percent = (scale: number): string => `${((1 / scale) * 100).toFixed(2)} %`;
 
@@ -26,11 +27,18 @@ export function PrinterPart({ paper }: { paper: Paper }) {
     saveFile(new Blob([new Uint8Array(pdf)], { type: 'application/pdf' }), 'printer-calibration.pdf');
   };
   return (
-    <Part title="Your printer">
+    <Part
+      title={say`Your printer`}
+      folded={
+        truth.acrossMm === null && truth.alongMm === null
+          ? say`taken as true to size`
+          : say`${percent(across)} across, ${percent(along)} along`
+      }
+    >
       <Note>
         {truth.acrossMm === null && truth.alongMm === null
-          ? 'Printers stretch and shrink a little. Print the calibration page once, measure its bars, and every sheet after that comes out at its true size.'
-          : `It prints at ${percent(across)} across and ${percent(along)} along the feed. Every sheet is drawn against that, and says so.`}
+          ? say`Printers stretch and shrink a little. Print the calibration page once, measure its bars, and every sheet after that comes out at its true size.`
+          : say`It prints at ${percent(across)} across and ${percent(along)} along the feed. Every sheet is drawn against that, and says so.`}
       </Note>
       <NextRow apart>
         <Button
@@ -39,13 +47,11 @@ export function PrinterPart({ paper }: { paper: Paper }) {
           startIcon={<FileDown size={16} />}
           onClick={() => void make()}
           data-testid="calibration-pdf"
-        >
-          Make the calibration page
-        </Button>
+        >{say`Make the calibration page`}</Button>
       </NextRow>
       <Fields>
         <BarField
-          label="Bar across measures"
+          label={say`Bar across measures`}
           value={truth.acrossMm}
           minMm={90}
           maxMm={110}
@@ -54,7 +60,7 @@ export function PrinterPart({ paper }: { paper: Paper }) {
           testId="bar-across"
         />
         <BarField
-          label="Bar along measures"
+          label={say`Bar along measures`}
           value={truth.alongMm}
           minMm={90}
           maxMm={110}
@@ -64,12 +70,12 @@ export function PrinterPart({ paper }: { paper: Paper }) {
         />
         <LengthField
           small
-          label="Outermost whole frame"
+          label={say`Outermost whole frame`}
           value={truth.marginMm}
           maxMm={30}
           clearable
           onCommit={(marginMm) => set({ marginMm })}
-          hint={`empty: ${units.length(UNPRINTABLE_MM)}`}
+          hint={say`empty: ${units.length(UNPRINTABLE_MM)}`}
           testId="printer-margin"
         />
       </Fields>

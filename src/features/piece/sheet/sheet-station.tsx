@@ -31,7 +31,7 @@ import {
   dated,
   TextButton,
 } from '@/ui';
-import { sentenceFor } from '@/words';
+import { eitherOf, sentenceFor, remarks, sentences, counted } from '@/words';
 import { letteringOf } from '@/core/stations';
 import { LandingDrawing } from '../drawings/landing';
 import { MissingList } from '../missing-list';
@@ -51,21 +51,26 @@ import { useStash } from '@/features/at-hand';
 import { useSheet } from './use-sheet';
 import { StationCautions, StationTools } from '../station-cautions';
 import { BarField } from './bar-field';
+import { say } from '@/words/say';
+import { sayWith } from '@/ui/say-with';
 
 /** Less than a crumb. */
 const NOTHING_MM2 = 1;
 const NO_SIZE = { widthMm: 0, heightMm: 0 };
-const PAPER_OPTIONS = PAPER_IDS.map((id) => ({ id, name: paperOf(id, NO_SIZE).name }));
+const PAPER_OPTIONS = PAPER_IDS.map((id) => ({
+  id,
+  name: id === 'custom' ? say`Own size` : paperOf(id, NO_SIZE).name,
+}));
 const ORIENTATIONS: { id: Orientation; name: string }[] = [
-  { id: 'auto', name: 'Auto' },
-  { id: 'portrait', name: 'Portrait' },
-  { id: 'landscape', name: 'Landscape' },
+  { id: 'auto', name: say`Auto` },
+  { id: 'portrait', name: say`Portrait` },
+  { id: 'landscape', name: say`Landscape` },
 ];
 const SIDES: { key: keyof MarginsMm; name: string }[] = [
-  { key: 'topMm', name: 'Margin above' },
-  { key: 'bottomMm', name: 'Margin below' },
-  { key: 'leftMm', name: 'Margin left' },
-  { key: 'rightMm', name: 'Margin right' },
+  { key: 'topMm', name: say`Margin above` },
+  { key: 'bottomMm', name: say`Margin below` },
+  { key: 'leftMm', name: say`Margin left` },
+  { key: 'rightMm', name: say`Margin right` },
 ];
 
 /** More than this is no slightly wider margin. */
@@ -107,8 +112,8 @@ export function SheetStation() {
     reasons.push({
       figure: units.size(print.rect.widthMm, print.rect.heightMm),
       text: bendFor(plan.surface.blank)
-        ? 'the bent print’s own box on paper'
-        : `print: the blank of ${units.size(plan.surface.blank.widthMm, plan.surface.blank.heightMm)} less its margins`,
+        ? say`the bent print’s own box on paper`
+        : say`print: the blank of ${units.size(plan.surface.blank.widthMm, plan.surface.blank.heightMm)} less its margins`,
     });
     if (
       plan.surface.window &&
@@ -117,110 +122,119 @@ export function SheetStation() {
         0.5
     )
       reasons.push({
-        figure: 'centred',
-        text: 'the crop has another shape than the blank, so it is placed in the middle',
+        figure: say`centred`,
+        text: say`the crop has another shape than the blank, so it is placed in the middle`,
       });
     reasons.push({
-      figure: `${Math.round(print.ppi)} ppi`,
-      text: `of the picture’s own pixels: ${VERDICT_WORDS[print.verdict]}${plan.surface.record?.coarse ? ' (a coarse surface forgives a third less)' : ''}`,
+      figure: say`${Math.round(print.ppi)} ppi`,
+      text: plan.surface.record?.coarse
+        ? say`of the picture’s own pixels: ${VERDICT_WORDS[print.verdict]} (a coarse surface forgives a third less)`
+        : say`of the picture’s own pixels: ${VERDICT_WORDS[print.verdict]}`,
     });
     if (pack && tiled)
       reasons.push({
         figure: `${pack.columns} × ${pack.rows}`,
-        text: `pages: each goes on ${units.length(pack.overlapMm)} under the next, which is trimmed at the join`,
+        text: say`pages: each goes on ${units.length(pack.overlapMm)} under the next, which is trimmed at the join`,
       });
     if (pack && prints > 1)
       reasons.push({
-        figure: `${prints} prints`,
+        figure: say`${prints} prints`,
         text:
           pack.pages.length < pack.pagesApart
-            ? `on ${pack.pages.length} ${pack.pages.length === 1 ? 'page' : 'pages'}: ${pack.pagesApart - pack.pages.length} fewer than one by one`
-            : `on ${pack.pages.length} pages`,
+            ? say`on ${counted(pack.pages.length, 'page', 'pages')}: ${pack.pagesApart - pack.pages.length} fewer than one by one`
+            : say`on ${pack.pages.length} pages`,
       });
     if (sheet.form.trimMm > 0 || sheet.form.edge !== 'cut')
       reasons.push({
         figure: units.size(landedBox.widthMm, landedBox.heightMm),
-        text: 'what lands, once it is trimmed',
+        text: say`what lands, once it is trimmed`,
       });
     if (pack)
       reasons.push({
-        figure: `${pack.pages[0]!.rasterPpi} ppi`,
-        text: `printed as ${pack.prints[0]!.widthPx} × ${pack.prints[0]!.heightPx} dots${plan.method.mirrored ? ', mirrored' : ', not mirrored: this way is not laid face down'}`,
+        figure: say`${pack.pages[0]!.rasterPpi} ppi`,
+        text: plan.method.mirrored
+          ? say`printed as ${pack.prints[0]!.widthPx} × ${pack.prints[0]!.heightPx} dots, mirrored`
+          : say`printed as ${pack.prints[0]!.widthPx} × ${pack.prints[0]!.heightPx} dots, not mirrored: this way is not laid face down`,
       });
   }
 
   return (
     <StationLayout
+      station="sheet"
+      act={
+        <>
+          {' '}
+          {pack && (
+            <NextRow>
+              <Button
+                variant="contained"
+                startIcon={<FileDown size={18} />}
+                onClick={() => (asked === null ? setAsking(true) : making.makePdf())}
+                disabled={making.progress !== null}
+                data-testid="make-pdf"
+              >{say`Make the PDF`}</Button>
+              {making.progress !== null && (
+                <>
+                  <LinearProgress
+                    variant="determinate"
+                    value={making.progress * 100}
+                    sx={{ flex: 1 }}
+                    aria-label={say`Making the print`}
+                  />
+                  <Button onClick={making.cancel}>{say`Stop`}</Button>
+                </>
+              )}
+            </NextRow>
+          )}
+          {pack && asking && asked === null && (
+            <div data-testid="lettering-first">
+              <LetteringQuestion
+                value={null}
+                onCommit={(lettering) => {
+                  change('picture', { lettering }, say`lettering`);
+                  making.makePdf();
+                }}
+              />
+              {plan.method.mirrored ? null : <Note>{say`This way is printed as it is seen, not mirrored.`}</Note>}
+            </div>
+          )}
+        </>
+      }
+      answer={
+        <Answer
+          stop={
+            refused !== null ||
+            (print !== null && print.areaMm2 < NOTHING_MM2) ||
+            bar?.good === false ||
+            ((sheet.proof?.reasons.length ?? 0) > 0 && sheet.printedAt === null)
+          }
+        >
+          {answer()}
+        </Answer>
+      }
+      onward={<NextLink station="lay" quiet={sheet.printedAt === null} />}
       specimen={
         <LandingDrawing
           optics={stageOptics(plan.method.sheen)}
-          caption="As it lands: the right way round on the blank."
+          caption={say`As it lands: the right way round on the blank.`}
         />
       }
     >
-      <Answer
-        stop={
-          refused !== null ||
-          (print !== null && print.areaMm2 < NOTHING_MM2) ||
-          bar?.good === false ||
-          ((sheet.proof?.reasons.length ?? 0) > 0 && sheet.printedAt === null)
-        }
-      >
-        {answer()}
-      </Answer>
       {onePage && (
-        <NextRow>
-          <Button variant="contained" onClick={toOnePage} data-testid="one-page">
-            One page instead of {pack?.pages.length}
-          </Button>
-          <Note>
-            with margins {units.length(Math.max(onePage.widthMm, onePage.heightMm) / 2 + ONE_PAGE_SPARE_MM)} wider
-          </Note>
-        </NextRow>
-      )}
-      {holding.length > 0 && (
-        <Note>
-          One page would hold it: {holding.map((page) => `${page.paper.name} ${page.orientation}`).join(' or ')}.
-        </Note>
-      )}
-      {pack && (
         <NextRow>
           <Button
             variant="contained"
-            startIcon={<FileDown size={18} />}
-            onClick={() => (asked === null ? setAsking(true) : making.makePdf())}
-            disabled={making.progress !== null}
-            data-testid="make-pdf"
-          >
-            Make the PDF
-          </Button>
-          {making.progress !== null && (
-            <>
-              <LinearProgress
-                variant="determinate"
-                value={making.progress * 100}
-                sx={{ flex: 1 }}
-                aria-label="Making the print"
-              />
-              <Button onClick={making.cancel}>Stop</Button>
-            </>
-          )}
+            onClick={toOnePage}
+            data-testid="one-page"
+          >{say`One page instead of ${pack?.pages.length}`}</Button>
+          <Note>{say`with margins ${units.length(Math.max(onePage.widthMm, onePage.heightMm) / 2 + ONE_PAGE_SPARE_MM)} wider`}</Note>
         </NextRow>
       )}
-      {pack && asking && asked === null && (
-        <div data-testid="lettering-first">
-          <LetteringQuestion
-            value={null}
-            onCommit={(lettering) => {
-              change('picture', { lettering }, 'lettering');
-              making.makePdf();
-            }}
-          />
-          {plan.method.mirrored ? null : <Note>This way is printed as it is seen, not mirrored.</Note>}
-        </div>
+      {holding.length > 0 && (
+        <Note>{say`One page would hold it: ${eitherOf(holding.map(({ paper, orientation }) => (orientation === 'landscape' ? say`${paper.name} landscape` : say`${paper.name} portrait`)))}.`}</Note>
       )}
       <Because reasons={reasons} />
-      <Part title="Change">
+      <Part title={say`Change`}>
         <Fields>
           {SIDES.map(({ key, name }) => (
             <LengthField
@@ -235,58 +249,59 @@ export function SheetStation() {
             />
           ))}
           <SelectField
-            label="Paper"
+            label={say`Paper`}
             value={sheet.paper}
             options={PAPER_OPTIONS}
-            onCommit={(paper) => change('sheet', { paper }, 'paper')}
+            onCommit={(paper) => change('sheet', { paper }, say`paper`)}
             testId="paper"
           />
           <ChoiceField
-            label="Way round"
+            label={say`Way round`}
             value={sheet.orientation}
             options={ORIENTATIONS}
-            onCommit={(orientation) => change('sheet', { orientation }, 'way round')}
+            onCommit={(orientation) => change('sheet', { orientation }, say`way round`)}
           />
           {sheet.paper === 'custom' && (
             <LengthField
-              label="Width of the paper"
+              label={say`Width of the paper`}
               value={sheet.custom.widthMm}
               minMm={50}
               maxMm={1200}
               onCommit={(widthMm) =>
-                widthMm !== null && change('sheet', { custom: { ...sheet.custom, widthMm } }, 'width of the paper')
+                widthMm !== null && change('sheet', { custom: { ...sheet.custom, widthMm } }, say`width of the paper`)
               }
               testId="paper-width"
             />
           )}
           {sheet.paper === 'custom' && (
             <LengthField
-              label="Height of the paper"
+              label={say`Height of the paper`}
               value={sheet.custom.heightMm}
               minMm={50}
               maxMm={1200}
               onCommit={(heightMm) =>
-                heightMm !== null && change('sheet', { custom: { ...sheet.custom, heightMm } }, 'height of the paper')
+                heightMm !== null &&
+                change('sheet', { custom: { ...sheet.custom, heightMm } }, say`height of the paper`)
               }
               testId="paper-height"
             />
           )}
           <FigureField
-            label="Prints of it, spares included"
+            label={say`Prints of it, spares included`}
             value={sheet.copies}
             whole
             min={1}
             max={60}
-            onCommit={(copies) => change('sheet', { copies: copies ?? 1 }, 'number of prints')}
+            onCommit={(copies) => change('sheet', { copies: copies ?? 1 }, say`number of prints`)}
             testId="copies"
           />
           {tiled && (
             <LengthField
               small
-              label="Pages overlap by"
+              label={say`Pages overlap by`}
               value={sheet.overlapMm}
               maxMm={60}
-              onCommit={(overlapMm) => overlapMm !== null && change('sheet', { overlapMm }, 'overlap')}
+              onCommit={(overlapMm) => overlapMm !== null && change('sheet', { overlapMm }, say`overlap`)}
               testId="overlap"
             />
           )}
@@ -294,10 +309,10 @@ export function SheetStation() {
       </Part>
       {print && <FormPart />}
       {pack && (
-        <Part title="Check the print">
+        <Part title={say`Check the print`}>
           <Fields>
             <BarField
-              label={`The ${units.system === 'inch' ? '4 in' : '100 mm'} bar measures`}
+              label={say`The ${units.system === 'inch' ? say`4 in` : say`100 mm`} bar measures`}
               value={sheet.barMeasuredMm}
               minMm={50}
               maxMm={150}
@@ -306,52 +321,45 @@ export function SheetStation() {
                 change(
                   'sheet',
                   { barMeasuredMm, printedAt: barMeasuredMm === null ? sheet.printedAt : (sheet.printedAt ?? clock()) },
-                  'measured bar',
+                  say`measured bar`,
                 )
               }
               testId="bar-measured"
-              hint={units.system === 'inch' ? 'in inches; 4 when right' : 'in mm; 100 when right'}
+              hint={units.system === 'inch' ? say`in inches; 4 when right` : say`in mm; 100 when right`}
             />
             <div>
               {sheet.printedAt === null ? (
                 <Button
                   variant="outlined"
-                  onClick={() => steps.done({ kind: 'print' }, 'printed and trimmed')}
+                  onClick={() => steps.done({ kind: 'print' }, say`printed and trimmed`)}
                   data-testid="printed"
-                >
-                  Printed and trimmed
-                </Button>
+                >{say`Printed and trimmed`}</Button>
               ) : (
-                <Note>
-                  Printed {dated(sheet.printedAt, 'd MMM HH:mm')}.{' '}
-                  <TextButton onClick={() => steps.revoke({ kind: 'print' }, 'not printed')}>Print again</TextButton>
-                </Note>
+                <Note>{sayWith`Printed ${dated(sheet.printedAt, 'd MMM HH:mm')}. ${(<TextButton onClick={() => steps.revoke({ kind: 'print' }, say`not printed`)}>{say`Print again`}</TextButton>)}`}</Note>
               )}
             </div>
             {bar && (
               <Wide>
                 <Note>
                   {bar.good
-                    ? 'The printer is true to size.'
-                    : `The printer makes everything ${bar.scalePercent.toFixed(1)} % of its size: this print is ${units.length(Math.abs(bar.printErrorMm))} too ${bar.printErrorMm < 0 ? 'short' : 'long'}. Print again at 100 %, with “fit to page” off.`}
+                    ? say`The printer is true to size.`
+                    : say`The printer makes everything ${bar.scalePercent.toFixed(1)} % of its size: this print is ${units.length(Math.abs(bar.printErrorMm))} too ${bar.printErrorMm < 0 ? say`short` : say`long`}. Print again at 100 %, with “fit to page” off.`}
                 </Note>
               </Wide>
             )}
           </Fields>
           {print?.formed.blocks.some((block) => block.cut !== null) && (
-            <Note>
-              The thin red line is where to{' '}
-              {sheet.form.edge === 'torn' ? 'tear: wet it with a fine brush, then pull' : 'cut'}, with openings; fold at
-              the dashes.
-            </Note>
+            <Note>{say`The thin red line is where to ${sheet.form.edge === 'torn' ? say`tear: wet it with a fine brush, then pull` : say`cut`}, with openings; fold at the dashes.`}</Note>
           )}
           {tiled && (
             <Note>
-              Lay the pages in reading order. Trim a page’s left and top edge where it has a neighbour there, and glue
-              it over the thick marks of the page before; each page says so, and shows its place.
+              {sentences(
+                say`Lay the pages in reading order.`,
+                say`Trim a page’s left and top edge where it has a neighbour there, and glue it over the thick marks of the page before; each page says so, and shows its place.`,
+              )}
             </Note>
           )}
-          <Note>Trim along the corner marks, inside the edge so that no white rim is left.</Note>
+          <Note>{say`Trim along the corner marks, inside the edge so that no white rim is left.`}</Note>
           <StationTools station="sheet" />
         </Part>
       )}
@@ -362,9 +370,6 @@ export function SheetStation() {
       <PrinterPart paper={paperOf(sheet.paper, sheet.custom)} />
       <MissingList station="sheet" />
       <StationCautions station="sheet" />
-      <NextRow>
-        <NextLink station="lay" quiet={sheet.printedAt === null} />
-      </NextRow>
     </StationLayout>
   );
 
@@ -382,21 +387,23 @@ export function SheetStation() {
           rightMm: margins.rightMm + (x ?? 0),
         },
       },
-      'one page',
+      say`one page`,
     );
   }
 
   function answer(): string {
     if (refused) return sentenceFor(refused, units);
-    if (!print || !pack) return 'The sheet follows from the picture and the blank.';
-    if (print.areaMm2 < NOTHING_MM2) return 'Nothing would land: cut less away from the edge.';
-    if (bar && !bar.good) return 'Print again: this page is not at 100 %.';
+    if (!print || !pack) return say`The sheet follows from the picture and the blank.`;
+    if (print.areaMm2 < NOTHING_MM2) return say`Nothing would land: cut less away from the edge.`;
+    if (bar && !bar.good) return say`Print again: this page is not at 100 %.`;
     if (sheet.proof && sheet.proof.reasons.length > 0 && sheet.printedAt === null)
-      return 'Print again: the proof says why.';
-    if (sheet.printedAt !== null) return 'The sheet is printed and checked.';
-    const how = `${pack.orientation}, ${plan.method.mirrored ? 'mirrored' : 'not mirrored'}, at 100 %`;
-    return many
-      ? `Print ${pack.pages.length} ${pack.paper.name} pages, ${how}.`
-      : `Print one ${pack.paper.name} page, ${how}.`;
+      return say`Print again: the proof says why.`;
+    if (sheet.printedAt !== null) return say`The sheet is printed and checked.`;
+    return `${remarks(
+      many ? say`Print ${pack.pages.length} ${pack.paper.name} pages` : say`Print one ${pack.paper.name} page`,
+      pack.orientation === 'landscape' ? say`landscape` : say`portrait`,
+      plan.method.mirrored ? say`mirrored` : say`not mirrored`,
+      say`at 100 %`,
+    )}.`;
   }
 }

@@ -9,17 +9,19 @@ import { useSheetJob } from '@/features/sheets';
 import { SHOP_NAME, type ShopOptions, type ShopQuote } from '@/standins/copy-shop';
 import { askProof, askQuote } from '@/standins/copy-shop/client';
 import { ChoiceField, Fields, FigureField, NextRow, Note, SelectField, Wide, useClock, useUnits, dated } from '@/ui';
-import { sentenceFor, type FailureCode } from '@/words';
+import { sentenceFor, type FailureCode, counted } from '@/words';
 import { checkProof } from '@/workers/proof/client';
 import { useOpenPiece } from '../piece-context';
 import { keptProof } from './proof-part';
 import type { SheetMaking } from './use-sheet';
 import css from './sheet.module.css';
+import { say } from '@/words/say';
+import { sayWith } from '@/ui/say-with';
 
 const PAPERS: readonly { id: ShopOptions['paper']; name: string }[] = [
-  { id: 'bond-80', name: 'Bond, 80 g' },
-  { id: 'bond-120', name: 'Bond, 120 g' },
-  { id: 'liner', name: 'Release liner' },
+  { id: 'bond-80', name: say`Bond, 80 g` },
+  { id: 'bond-120', name: say`Bond, 120 g` },
+  { id: 'liner', name: say`Release liner` },
 ];
 
 /**
@@ -64,9 +66,9 @@ export function ShopPart({ making }: { making: SheetMaking }) {
         sheet: { order: { number, price, pages, copies, orderedAt: clock(), readyAt } },
         keep: { prices: { ...piece.keep.prices, print: price } },
       },
-      'ordered at the copy shop',
+      say`ordered at the copy shop`,
     );
-    notice({ text: `Ordered: ${number}. Its price is in what the piece costs.` });
+    notice({ text: say`Ordered: ${number}. Its price is in what the piece costs.` });
   };
   const look = (pdf: Blob) => void settle(askProof(pdf, options, page), setProof);
   const read = (file: Blob) => {
@@ -75,19 +77,19 @@ export function ShopPart({ making }: { making: SheetMaking }) {
       reading.run(
         (onProgress) => checkProof(file, sent, onProgress),
         (verdict: ProofVerdict) =>
-          changeAll({ sheet: { proof: keptProof(verdict, clock()) } }, 'proof of the shop read'),
+          changeAll({ sheet: { proof: keptProof(verdict, clock()) } }, say`proof of the shop read`),
       );
   };
   const busy = waiting || making.progress !== null;
 
   return (
     <details className={css.more} data-testid="copy-shop">
-      <summary>At the copy shop (simulated): {SHOP_NAME}</summary>
+      <summary>{say`At the copy shop (simulated): ${SHOP_NAME}`}</summary>
       <div className={css.shop}>
-        <Note>A stand-in on this computer: nothing leaves it. Its machine is a little wrong, as they are.</Note>
+        <Note>{say`A stand-in on this computer: nothing leaves it. Its machine is a little wrong, as they are.`}</Note>
         <Fields>
           <FigureField
-            label="Copies"
+            label={say`Copies`}
             value={options.copies}
             whole
             min={1}
@@ -95,36 +97,40 @@ export function ShopPart({ making }: { making: SheetMaking }) {
             onCommit={(copies) => set({ copies: copies ?? 1 })}
           />
           <SelectField
-            label="Paper"
+            label={say`Paper`}
             value={options.paper}
             options={PAPERS}
             onCommit={(paper) => set({ paper })}
             testId="shop-paper"
           />
           <ChoiceField
-            label="Colour"
+            label={say`Colour`}
             value={options.colour ? 'yes' : 'no'}
             options={[
-              { id: 'yes', name: 'Colour' },
-              { id: 'no', name: 'Grey' },
+              { id: 'yes', name: say`Colour` },
+              { id: 'no', name: say`Grey` },
             ]}
             onCommit={(colour) => set({ colour: colour === 'yes' })}
           />
           <ChoiceField
-            label="Scaling"
+            label={say`Scaling`}
             value={options.fit ? 'fit' : 'true'}
             options={[
               { id: 'true', name: '100 %' },
-              { id: 'fit', name: 'Fit to page' },
+              { id: 'fit', name: say`Fit to page` },
             ]}
             onCommit={(fit) => set({ fit: fit === 'fit' })}
           />
           <Wide>
             <NextRow>
-              <Button size="small" variant="outlined" onClick={ask} disabled={busy} data-testid="shop-quote">
-                Ask for price and time
-              </Button>
-              {busy && <LinearProgress sx={{ flex: 1 }} aria-label="The shop is looking at it" />}
+              <Button
+                size="small"
+                variant="outlined"
+                onClick={ask}
+                disabled={busy}
+                data-testid="shop-quote"
+              >{say`Ask for price and time`}</Button>
+              {busy && <LinearProgress sx={{ flex: 1 }} aria-label={say`The shop is looking at it`} />}
             </NextRow>
           </Wide>
         </Fields>
@@ -136,24 +142,23 @@ export function ShopPart({ making }: { making: SheetMaking }) {
         {offer && (
           <>
             <p data-testid="shop-offer" className={css.offer}>
-              <b>{offer.quote.price.toFixed(2)}</b> for {offer.quote.pages * offer.quote.copies}{' '}
-              {offer.quote.pages * offer.quote.copies === 1 ? 'page' : 'pages'}, ready{' '}
-              {dated(offer.quote.readyAt, 'EEE d MMM HH:mm')}.
-              {offer.quote.notes.includes('fits') ? ' It will be shrunk to fit: not at its size.' : ''}
+              {sayWith`${(<b>{offer.quote.price.toFixed(2)}</b>)} for ${counted(offer.quote.pages * offer.quote.copies, 'page', 'pages')}, ready ${dated(offer.quote.readyAt, 'EEE d MMM HH:mm')}.`}
+              {offer.quote.notes.includes('fits') && <> {say`It will be shrunk to fit: not at its size.`}</>}
             </p>
             <NextRow>
-              <Button size="small" variant="contained" onClick={() => accept(offer)} data-testid="shop-order">
-                Order it
-              </Button>
+              <Button
+                size="small"
+                variant="contained"
+                onClick={() => accept(offer)}
+                data-testid="shop-order"
+              >{say`Order it`}</Button>
               <Button
                 size="small"
                 variant="outlined"
                 onClick={() => look(offer.pdf)}
                 disabled={waiting}
                 data-testid="shop-proof"
-              >
-                See a proof of page {page + 1}
-              </Button>
+              >{say`See a proof of page ${page + 1}`}</Button>
             </NextRow>
           </>
         )}
@@ -161,7 +166,7 @@ export function ShopPart({ making }: { making: SheetMaking }) {
           <>
             <img
               src={shown}
-              alt={`Proof of page ${page + 1} from the copy shop`}
+              alt={say`Proof of page ${page + 1} from the copy shop`}
               className={css.proofPicture}
               data-testid="shop-proof-picture"
             />
@@ -172,18 +177,13 @@ export function ShopPart({ making }: { making: SheetMaking }) {
                 onClick={() => read(proof)}
                 disabled={reading.progress !== null}
                 data-testid="read-shop-proof"
-              >
-                Read it back
-              </Button>
-              {reading.progress !== null && <LinearProgress sx={{ flex: 1 }} aria-label="Reading the proof" />}
+              >{say`Read it back`}</Button>
+              {reading.progress !== null && <LinearProgress sx={{ flex: 1 }} aria-label={say`Reading the proof`} />}
             </NextRow>
           </>
         )}
         {order && (
-          <Note>
-            Ordered {dated(order.orderedAt, 'd MMM HH:mm')}, number {order.number}: {order.price.toFixed(2)}, ready{' '}
-            {dated(order.readyAt, 'EEE d MMM HH:mm')}.
-          </Note>
+          <Note>{say`Ordered ${dated(order.orderedAt, 'd MMM HH:mm')}, number ${order.number}: ${order.price.toFixed(2)}, ready ${dated(order.readyAt, 'EEE d MMM HH:mm')}.`}</Note>
         )}
       </div>
     </details>

@@ -8,6 +8,7 @@ import { useUnits } from '@/ui';
 import { makePagePng, makeSheet } from '@/workers/sheet/client';
 import type { SheetOrder } from '@/workers/sheet/protocol';
 import { useOpenPiece } from '../piece-context';
+import { say } from '@/words/say';
 
 export interface SheetMaking extends Pick<SheetJob, 'progress' | 'cancel'> {
   makePdf: () => void;
@@ -46,7 +47,7 @@ export function useSheet(pack: SheetPack | null): SheetMaking {
       withPdf((pdf) =>
         saveFile(
           new Blob([pdf], { type: 'application/pdf' }),
-          fileName(`${piece.name}${plan.method.mirrored ? ' mirrored' : ' not mirrored'}`, 'pdf'),
+          fileName(`${piece.name} ${plan.method.mirrored ? say`mirrored` : say`not mirrored`}`, 'pdf'),
         ),
       ),
     [withPdf, piece.name, plan.method.mirrored],
@@ -57,7 +58,8 @@ export function useSheet(pack: SheetPack | null): SheetMaking {
       if (full)
         run(
           () => makePagePng(full, page),
-          (png) => saveFile(new Blob([png], { type: 'image/png' }), fileName(`${piece.name} page ${page + 1}`, 'png')),
+          (png) =>
+            saveFile(new Blob([png], { type: 'image/png' }), fileName(say`${piece.name} page ${page + 1}`, 'png')),
         );
     },
     [order, picture, run, piece.name],

@@ -1,6 +1,7 @@
-import { formatDuration } from '@/core/measure';
+import { formatDuration } from '@/words/figures';
 import { prepWhy, stepTitle } from '@/words';
 import { card, cardTimer, type BenchCards } from '../station-feature';
+import { say } from '@/words/say';
 
 export const surfaceCards: BenchCards = ({ step, id, title, handsMinutes, waitHours }) => {
   const name = stepTitle(title);
@@ -8,5 +9,5 @@ export const surfaceCards: BenchCards = ({ step, id, title, handsMinutes, waitHo
   const work = card(id, `${name}. ${why}`, null, cardTimer(name, handsMinutes));
   if (waitHours <= 0) return [work];
   const duration = formatDuration(waitHours);
-  return [work, card(`${id}-wait`, `Then it waits ${duration}. Fobbet keeps the time: press Done now.`, duration)];
+  return [work, card(`${id}-wait`, say`Then it waits ${duration}. Fobbet keeps the time: press Done now.`, duration)];
 };

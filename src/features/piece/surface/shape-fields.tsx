@@ -8,6 +8,7 @@ import { ChoiceField, Fields, FigureField, FileButton, LengthField, NextRow, Not
 import { useOpenPiece } from '../piece-context';
 import css from './surface.module.css';
 import { SHAPE_WORDS } from '@/words';
+import { say } from '@/words/say';
 
 const NO_MARGINS: MarginsMm = { topMm: 0, rightMm: 0, bottomMm: 0, leftMm: 0 };
 export function ShapeField() {
@@ -20,11 +21,11 @@ export function ShapeField() {
         // A wrapped print runs round to the back, a slatted one over every edge.
         ...(shapeKind(kind).coversEdges ? { sheet: { margins: NO_MARGINS } } : {}),
       },
-      `shape: ${SHAPE_WORDS[kind].inText}`,
+      say`shape: ${SHAPE_WORDS[kind].inText}`,
     );
   return (
     <SelectField
-      label="Shape"
+      label={say`Shape`}
       value={shape.kind}
       options={SHAPE_KINDS.map((id) => ({ id, name: SHAPE_WORDS[id].name }))}
       onCommit={choose}
@@ -41,13 +42,13 @@ export function ShapeFields() {
     change('surface', { shape: { ...of, ...patch } }, label);
   const round = (of: Extract<BlankShape, { shareOfRound: number }>) => (
     <FigureField
-      label="Share of the way round"
+      label={say`Share of the way round`}
       value={Math.round(of.shareOfRound * 1000) / 10}
       unit="%"
       min={1}
       max={100}
       decimals={1}
-      onCommit={(percent) => percent !== null && set(of, { shareOfRound: percent / 100 }, 'share of the way round')}
+      onCommit={(percent) => percent !== null && set(of, { shareOfRound: percent / 100 }, say`share of the way round`)}
       testId="share-of-round"
     />
   );
@@ -57,15 +58,15 @@ export function ShapeFields() {
         <>
           <LengthField
             small
-            label="Depth of the sides"
+            label={say`Depth of the sides`}
             value={shape.depthMm}
             maxMm={200}
-            onCommit={(depthMm) => depthMm !== null && set(shape, { depthMm }, 'depth of the sides')}
+            onCommit={(depthMm) => depthMm !== null && set(shape, { depthMm }, say`depth of the sides`)}
             testId="wrap-depth"
           />
           <LengthField
             small
-            label="Tuck on the back"
+            label={say`Tuck on the back`}
             value={shape.tuckMm}
             maxMm={200}
             onCommit={(tuckMm) => tuckMm !== null && set(shape, { tuckMm }, 'tuck')}
@@ -77,30 +78,30 @@ export function ShapeFields() {
       return (
         <>
           <FigureField
-            label="Slats"
+            label={say`Slats`}
             value={shape.count}
             whole
             min={1}
             max={60}
-            onCommit={(count) => count !== null && set(shape, { count }, 'number of slats')}
+            onCommit={(count) => count !== null && set(shape, { count }, say`number of slats`)}
             testId="slat-count"
           />
           <LengthField
             small
-            label="Gap between them"
+            label={say`Gap between them`}
             value={shape.gapMm}
             maxMm={500}
             onCommit={(gapMm) => gapMm !== null && set(shape, { gapMm }, 'gap')}
             testId="slat-gap"
           />
           <ChoiceField
-            label="Slats run"
+            label={say`Slats run`}
             value={shape.run}
             options={[
-              { id: 'vertical', name: 'Upright' },
-              { id: 'horizontal', name: 'Across' },
+              { id: 'vertical', name: say`Upright` },
+              { id: 'horizontal', name: say`Across` },
             ]}
-            onCommit={(run) => set(shape, { run }, 'run of the slats')}
+            onCommit={(run) => set(shape, { run }, say`run of the slats`)}
           />
         </>
       );
@@ -108,39 +109,39 @@ export function ShapeFields() {
       return (
         <>
           <FigureField
-            label="Fronts"
+            label={say`Fronts`}
             value={shape.count}
             whole
             min={1}
             max={20}
-            onCommit={(count) => count !== null && set(shape, { count }, 'number of fronts')}
+            onCommit={(count) => count !== null && set(shape, { count }, say`number of fronts`)}
             testId="front-count"
           />
           <LengthField
             small
-            label="Gap between them"
+            label={say`Gap between them`}
             value={shape.gapMm}
             maxMm={500}
             onCommit={(gapMm) => gapMm !== null && set(shape, { gapMm }, 'gap')}
           />
           <ChoiceField
-            label="Knobs on each"
+            label={say`Knobs on each`}
             value={String(shape.knobs) as '0' | '1' | '2'}
             options={[
-              { id: '0', name: 'None' },
-              { id: '1', name: 'One' },
-              { id: '2', name: 'Two' },
+              { id: '0', name: say`None` },
+              { id: '1', name: say`One` },
+              { id: '2', name: say`Two` },
             ]}
             onCommit={(knobs) => set(shape, { knobs: Number(knobs) as 0 | 1 | 2 }, 'knobs')}
           />
           {shape.knobs > 0 && (
             <LengthField
               small
-              label="Knob’s foot"
+              label={say`Knob’s foot`}
               value={shape.knobMm}
               minMm={1}
               maxMm={300}
-              onCommit={(knobMm) => knobMm !== null && set(shape, { knobMm }, 'size of the knob')}
+              onCommit={(knobMm) => knobMm !== null && set(shape, { knobMm }, say`size of the knob`)}
             />
           )}
         </>
@@ -151,10 +152,10 @@ export function ShapeFields() {
       return (
         <>
           <LengthField
-            label="Diameter at the bottom"
+            label={say`Diameter at the bottom`}
             value={shape.bottomMm}
             minMm={5}
-            onCommit={(bottomMm) => bottomMm !== null && set(shape, { bottomMm }, 'diameter at the bottom')}
+            onCommit={(bottomMm) => bottomMm !== null && set(shape, { bottomMm }, say`diameter at the bottom`)}
             testId="vessel-bottom"
           />
           {round(shape)}
@@ -206,37 +207,37 @@ function Openings({
       {openings.map((opening, index) => (
         <div key={index} className={css.opening}>
           <b>
-            {opening.kind === 'knob' ? 'Knob' : 'Hole'} {index + 1}
+            {opening.kind === 'knob' ? say`Knob` : say`Hole`} {index + 1}
           </b>
           <LengthField
             small
-            label="Across"
+            label={say`Across`}
             value={opening.diameterMm}
             minMm={1}
-            onCommit={(diameterMm) => diameterMm !== null && put(index, { diameterMm }, 'size of the opening')}
+            onCommit={(diameterMm) => diameterMm !== null && put(index, { diameterMm }, say`size of the opening`)}
           />
           <LengthField
             small
-            label="From the left"
+            label={say`From the left`}
             value={opening.xMm}
             maxMm={MAX_PRINT_MM}
-            onCommit={(xMm) => xMm !== null && put(index, { xMm }, 'place of the opening')}
+            onCommit={(xMm) => xMm !== null && put(index, { xMm }, say`place of the opening`)}
             testId={`opening-x-${index}`}
           />
           <LengthField
             small
-            label="From the top"
+            label={say`From the top`}
             value={opening.yMm}
             maxMm={MAX_PRINT_MM}
-            onCommit={(yMm) => yMm !== null && put(index, { yMm }, 'place of the opening')}
+            onCommit={(yMm) => yMm !== null && put(index, { yMm }, say`place of the opening`)}
           />
           <IconButton
             size="small"
-            aria-label={`Remove ${opening.kind} ${index + 1}`}
+            aria-label={say`Remove ${opening.kind} ${index + 1}`}
             onClick={() =>
               onChange(
                 openings.filter((_, i) => i !== index),
-                'opening removed',
+                say`opening removed`,
               )
             }
           >
@@ -245,12 +246,13 @@ function Openings({
         </div>
       ))}
       <NextRow>
-        <Button size="small" variant="outlined" onClick={() => add('hole')} data-testid="add-hole">
-          Add a hole
-        </Button>
-        <Button size="small" variant="outlined" onClick={() => add('knob')}>
-          Add a knob
-        </Button>
+        <Button
+          size="small"
+          variant="outlined"
+          onClick={() => add('hole')}
+          data-testid="add-hole"
+        >{say`Add a hole`}</Button>
+        <Button size="small" variant="outlined" onClick={() => add('knob')}>{say`Add a knob`}</Button>
       </NextRow>
     </div>
   );
@@ -278,7 +280,7 @@ function Outline({ shape }: { shape: Extract<BlankShape, { kind: 'polygon' }> })
           ...(widthMm && heightMm && widthMm <= MAX_PRINT_MM && heightMm <= MAX_PRINT_MM ? { widthMm, heightMm } : {}),
         },
       },
-      'outline from a drawing',
+      say`outline from a drawing`,
     );
   };
   const split = () => {
@@ -292,34 +294,33 @@ function Outline({ shape }: { shape: Extract<BlankShape, { kind: 'polygon' }> })
     const [a, b] = [points[side]!, points[(side + 1) % points.length]!];
     set(
       [...points.slice(0, side + 1), { x: (a.x + b.x) / 2, y: (a.y + b.y) / 2 }, ...points.slice(side + 1)],
-      'corner added',
+      say`corner added`,
     );
   };
   return (
     <div>
       <NextRow>
-        <Button size="small" variant="outlined" onClick={split} disabled={points.length >= 60}>
-          Add a corner
-        </Button>
         <Button
           size="small"
           variant="outlined"
-          onClick={() => set(points.slice(0, -1), 'corner taken away')}
+          onClick={split}
+          disabled={points.length >= 60}
+        >{say`Add a corner`}</Button>
+        <Button
+          size="small"
+          variant="outlined"
+          onClick={() => set(points.slice(0, -1), say`corner taken away`)}
           disabled={points.length <= 3}
-        >
-          Take one away
-        </Button>
+        >{say`Take one away`}</Button>
         <FileButton
           size="small"
           variant="outlined"
           accept=".svg,image/svg+xml"
           onFile={(file) => void read(file)}
           testId="outline-file"
-        >
-          Outline from an SVG
-        </FileButton>
+        >{say`Outline from an SVG`}</FileButton>
       </NextRow>
-      <Note>{points.length} corners. Drag them on the specimen, or move one with the arrow keys.</Note>
+      <Note>{say`${points.length} corners. Drag them on the specimen, or move one with the arrow keys.`}</Note>
     </div>
   );
 }
@@ -334,14 +335,14 @@ export function GrainFields({ proposedDeg }: { proposedDeg: number | null }) {
   return (
     <Fields>
       <FigureField
-        label="Grain turned by"
+        label={say`Grain turned by`}
         value={grain.angleDeg}
         unit="°"
         min={-180}
         max={180}
         decimals={0}
-        onCommit={(angleDeg) => set({ angleDeg: angleDeg ?? 0 }, 'turn of the grain')}
-        hint="0 runs across, 90 up and down"
+        onCommit={(angleDeg) => set({ angleDeg: angleDeg ?? 0 }, say`turn of the grain`)}
+        hint={say`0 runs across, 90 up and down`}
         testId="grain-angle"
       />
       <div>
@@ -349,48 +350,46 @@ export function GrainFields({ proposedDeg }: { proposedDeg: number | null }) {
           <Button
             size="small"
             variant="outlined"
-            onClick={() => set({ angleDeg: proposedDeg }, 'grain along the picture')}
+            onClick={() => set({ angleDeg: proposedDeg }, say`grain along the picture`)}
             data-testid="grain-proposed"
-          >
-            Turn it to the picture’s lines: {proposedDeg}°
-          </Button>
+          >{say`Turn it to the picture’s lines: ${proposedDeg}°`}</Button>
         ) : (
           <Note>
             {proposedDeg === null
-              ? 'The picture’s lines run every way, so every direction will do.'
-              : 'The grain follows the picture’s lines.'}
+              ? say`The picture’s lines run every way, so every direction will do.`
+              : say`The grain follows the picture’s lines.`}
           </Note>
         )}
       </div>
       <LengthField
         small
-        label="Shifted to the right"
+        label={say`Shifted to the right`}
         value={grain.shiftXMm}
         maxMm={2000}
-        onCommit={(shiftXMm) => shiftXMm !== null && set({ shiftXMm }, 'shift of the grain')}
+        onCommit={(shiftXMm) => shiftXMm !== null && set({ shiftXMm }, say`shift of the grain`)}
       />
       <LengthField
         small
-        label="Shifted down"
+        label={say`Shifted down`}
         value={grain.shiftYMm}
         maxMm={2000}
-        onCommit={(shiftYMm) => shiftYMm !== null && set({ shiftYMm }, 'shift of the grain')}
+        onCommit={(shiftYMm) => shiftYMm !== null && set({ shiftYMm }, say`shift of the grain`)}
       />
       {wood && (
         <LengthField
           small
-          label="Rings apart"
+          label={say`Rings apart`}
           value={grain.spacingMm}
           minMm={0.2}
           maxMm={60}
           clearable
-          onCommit={(spacingMm) => set({ spacingMm }, 'distance of the rings')}
-          hint="empty: as usual"
+          onCommit={(spacingMm) => set({ spacingMm }, say`distance of the rings`)}
+          hint={say`empty: as usual`}
         />
       )}
       {wood && (
         <FigureField
-          label="Knots"
+          label={say`Knots`}
           value={grain.knots}
           whole
           min={0}
@@ -400,9 +399,11 @@ export function GrainFields({ proposedDeg }: { proposedDeg: number | null }) {
       )}
       <Wide>
         <NextRow>
-          <Button size="small" variant="text" onClick={() => set({ seed: (grain.seed + 1) % 10000 }, 'another board')}>
-            Another board
-          </Button>
+          <Button
+            size="small"
+            variant="text"
+            onClick={() => set({ seed: (grain.seed + 1) % 10000 }, say`another board`)}
+          >{say`Another board`}</Button>
         </NextRow>
       </Wide>
     </Fields>

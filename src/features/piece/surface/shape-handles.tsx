@@ -3,6 +3,7 @@ import { clamp } from '@/core/shared';
 import { Handle } from '../drawings/handle';
 import { useOpenPiece } from '../piece-context';
 import { shapeKind } from '@/core/shape';
+import { say } from '@/words/say';
 
 const LEAST_MM = 10;
 
@@ -23,23 +24,23 @@ export function ShapeHandles({ pxPerMm }: { pxPerMm: number }) {
     if (!gripped) return;
     const size = gripped(shape, corner, blank);
     const rounded = (mm: number) => Math.max(LEAST_MM, Math.round(mm));
-    change('surface', { widthMm: rounded(size.widthMm), heightMm: rounded(size.heightMm) }, 'size');
+    change('surface', { widthMm: rounded(size.widthMm), heightMm: rounded(size.heightMm) }, say`size`);
   };
   return (
     <g>
       {gripped && (
-        <Handle at={atCorner} label="Size of the blank" pxPerMm={pxPerMm} onDrop={resize} testId="size-handle" />
+        <Handle at={atCorner} label={say`Size of the blank`} pxPerMm={pxPerMm} onDrop={resize} testId="size-handle" />
       )}
       {shape.kind === 'wrapped-canvas' && (
         <Handle
           at={{ xMm: front.xMm + front.widthMm / 2, yMm: front.yMm - shape.depthMm }}
-          label="Depth of the sides"
+          label={say`Depth of the sides`}
           pxPerMm={pxPerMm}
           onDrop={({ yMm }) =>
             change(
               'surface',
               { shape: { ...shape, depthMm: Math.round(clamp(front.yMm - yMm, 0, 200)) } },
-              'depth of the sides',
+              say`depth of the sides`,
             )
           }
           testId="depth-handle"
@@ -50,7 +51,7 @@ export function ShapeHandles({ pxPerMm }: { pxPerMm: number }) {
           <Handle
             key={index}
             at={opening}
-            label={`Move ${opening.kind} ${index + 1}`}
+            label={say`Move ${opening.kind} ${index + 1}`}
             pxPerMm={pxPerMm}
             testId={`opening-handle-${index}`}
             onDrop={({ xMm, yMm }) => {
@@ -63,7 +64,7 @@ export function ShapeHandles({ pxPerMm }: { pxPerMm: number }) {
               change(
                 'surface',
                 { shape: { ...shape, openings: shape.openings.map((one, i) => (i === index ? moved : one)) } },
-                'place of the opening',
+                say`place of the opening`,
               );
             }}
           />
@@ -74,14 +75,14 @@ export function ShapeHandles({ pxPerMm }: { pxPerMm: number }) {
           <Handle
             key={index}
             at={{ xMm: point.x * widthMm, yMm: point.y * heightMm }}
-            label={`Corner ${index + 1}`}
+            label={say`Corner ${index + 1}`}
             pxPerMm={pxPerMm}
             onDrop={({ xMm, yMm }) => {
               const moved = { x: clamp(xMm / widthMm, 0, 1), y: clamp(yMm / heightMm, 0, 1) };
               change(
                 'surface',
                 { shape: { ...shape, points: shape.points.map((one, i) => (i === index ? moved : one)) } },
-                'corner',
+                say`corner`,
               );
             }}
           />

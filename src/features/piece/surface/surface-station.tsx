@@ -6,7 +6,7 @@ import { LEAST_COHERENCE } from '@/core/picture';
 import { shapeKind } from '@/core/shape';
 import { PAINT_AGES, asksPaintAge } from '@/core/stations';
 import { stageOptics } from '@/core/render';
-import { formatDuration } from '@/core/measure';
+import { formatDuration } from '@/words/figures';
 import {
   Answer,
   Because,
@@ -22,7 +22,7 @@ import {
   useUnits,
   type ReasonLine,
 } from '@/ui';
-import { sentenceFor } from '@/words';
+import { sentenceFor, sentences, remarks } from '@/words';
 import { ColourField } from './colour-field';
 import { LandingDrawing } from '../drawings/landing';
 import { DisagreementNotes } from '../disagreement-notes';
@@ -32,6 +32,8 @@ import { useOpenPiece } from '../piece-context';
 import { StationLayout } from '../station-layout';
 import { useStepDone } from '../use-step-done';
 import { useFindings } from '../use-analysis';
+import { ClearOverlay } from './clear-overlay';
+import { TracePart } from './trace-part';
 import { GrainFields, ShapeField, ShapeFields } from './shape-fields';
 import { ShapeHandles } from './shape-handles';
 import { StationCautions } from '../station-cautions';
@@ -48,6 +50,7 @@ import {
   prepWhy,
   toolList,
 } from '@/words';
+import { say } from '@/words/say';
 
 export function SurfaceStation() {
   const { piece, plan, change } = useOpenPiece();
@@ -56,6 +59,8 @@ export function SurfaceStation() {
   const { surface: choice } = piece;
   const done = new Set(choice.prepared);
   const left = plan.surface.preparation.filter((step) => !done.has(step.code));
+  // Ticking the last of them folds nothing under the person's hand.
+  const [wasPrepared] = useState(plan.surface.preparation.length > 0 && left.length === 0);
   const { analysis } = useFindings();
   const [withPicture, setWithPicture] = useState(false);
   const { sizes } = shapeKind(choice.shape.kind);
@@ -71,7 +76,7 @@ export function SurfaceStation() {
     if (plan.surface.record.textureMm > 0)
       reasons.push({
         figure: units.length(plan.surface.record.textureMm),
-        text: 'grain or weave: finer detail than this is lost',
+        text: say`grain or weave: finer detail than this is lost`,
       });
   }
   if (plan.surface.blank)
@@ -81,15 +86,23 @@ export function SurfaceStation() {
   const bareHidden = baseCoatById(choice.baseCoat).hidesGrain || painted;
   return (
     <StationLayout
+      station="surface"
+      answer={<Answer stop={plan.surface.shapeFault !== null}>{answer()}</Answer>}
+      onward={<NextLink station="method" />}
       specimen={
         <LandingDrawing
           optics={withPicture && plan.surface.print ? stageOptics(plan.method.sheen) : null}
           grips
-          overlay={({ pxPerMm }) => <ShapeHandles pxPerMm={pxPerMm} />}
+          overlay={({ pxPerMm }) => (
+            <>
+              <ShapeHandles pxPerMm={pxPerMm} />
+              {withPicture && <ClearOverlay pxPerMm={pxPerMm} />}
+            </>
+          )}
           caption={
             plan.surface.record
-              ? `${SURFACE_WORDS[plan.surface.record.id].shortName}${plan.surface.blank ? `, ${units.size(plan.surface.blank.widthMm, plan.surface.blank.heightMm)}${SHAPE_WORDS[choice.shape.kind].laidFlat}` : ''}${withPicture ? '' : ', before the print'}.`
-              : 'The bare blank.'
+              ? `${remarks(SURFACE_WORDS[plan.surface.record.id].shortName, plan.surface.blank && units.size(plan.surface.blank.widthMm, plan.surface.blank.heightMm), plan.surface.blank && SHAPE_WORDS[choice.shape.kind].laidFlat, !withPicture && say`before the print`)}.`
+              : say`The bare blank.`
           }
           actions={
             plan.surface.print && (
@@ -100,25 +113,24 @@ export function SurfaceStation() {
                 onClick={() => setWithPicture(!withPicture)}
                 data-testid="with-picture"
               >
-                {withPicture ? 'Bare' : 'With the picture'}
+                {withPicture ? say`Bare` : say`With the picture`}
               </Button>
             )
           }
         />
       }
     >
-      <Answer stop={plan.surface.shapeFault !== null}>{answer()}</Answer>
       {plan.surface.record && <Note>{SURFACE_WORDS[plan.surface.record.id].advice}</Note>}
       <Because reasons={reasons} />
-      <Part title="Change">
+      <Part title={say`Change`}>
         <Fields>
           <Wide>
             <SelectField
-              label="Kind of surface"
+              label={say`Kind of surface`}
               value={choice.kind}
-              empty="Choose what it is made of"
+              empty={say`Choose what it is made of`}
               options={SURFACES.map(({ id }) => ({ id, name: SURFACE_WORDS[id].name }))}
-              onCommit={(kind) => change('surface', { kind, prepared: [] }, 'surface')}
+              onCommit={(kind) => change('surface', { kind, prepared: [] }, say`surface`)}
               testId="surface-kind"
             />
           </Wide>
@@ -130,7 +142,7 @@ export function SurfaceStation() {
             value={choice.widthMm}
             minMm={10}
             onCommit={(widthMm) =>
-              change('surface', { widthMm, ...(sizes.height === null ? { heightMm: widthMm } : {}) }, 'width')
+              change('surface', { widthMm, ...(sizes.height === null ? { heightMm: widthMm } : {}) }, say`width`)
             }
             testId="blank-width"
           />
@@ -139,29 +151,29 @@ export function SurfaceStation() {
               label={SIZE_NAMES[sizes.height]}
               value={choice.heightMm}
               minMm={10}
-              onCommit={(heightMm) => change('surface', { heightMm }, 'height')}
+              onCommit={(heightMm) => change('surface', { heightMm }, say`height`)}
               testId="blank-height"
             />
           )}
           <ShapeFields />
           <LengthField
-            label="Thickness"
+            label={say`Thickness`}
             small
             value={choice.thicknessMm}
             clearable
-            onCommit={(thicknessMm) => change('surface', { thicknessMm }, 'thickness')}
+            onCommit={(thicknessMm) => change('surface', { thicknessMm }, say`thickness`)}
             testId="blank-thickness"
           />
           <SelectField
-            label="Finish on it now"
+            label={say`Finish on it now`}
             value={choice.finish}
             options={FINISHES.map(({ id }) => ({ id, name: FINISH_WORDS[id].name }))}
-            onCommit={(finish) => change('surface', { finish, prepared: [] }, 'finish')}
+            onCommit={(finish) => change('surface', { finish, prepared: [] }, say`finish`)}
             testId="finish"
           />
           {plan.surface.record?.takesBaseCoat !== false && (
             <SelectField
-              label="Base coat"
+              label={say`Base coat`}
               value={choice.baseCoat}
               options={BASE_COATS.map(({ id }) => ({ id, name: BASE_COAT_WORDS[id].name }))}
               onCommit={(baseCoat) =>
@@ -172,7 +184,7 @@ export function SurfaceStation() {
                     baseColour: baseCoatById(baseCoat).colour || choice.baseColour,
                     prepared: [],
                   },
-                  'base coat',
+                  say`base coat`,
                 )
               }
               testId="base-coat"
@@ -180,48 +192,49 @@ export function SurfaceStation() {
           )}
           {plan.surface.record && !bareHidden && (
             <ColourField
-              label="Colour of the bare stuff"
+              label={say`Colour of the bare stuff`}
               value={choice.bareColour ?? plan.surface.record.bareColour}
-              onCommit={(bareColour) => change('surface', { bareColour }, 'colour of the bare stuff')}
+              onCommit={(bareColour) => change('surface', { bareColour }, say`colour of the bare stuff`)}
             />
           )}
           {plan.surface.record && asksPaintAge(choice, plan.surface.record) && (
             <SelectField
-              label="Who painted it, and when?"
+              label={say`Who painted it, and when?`}
               value={choice.paintAge}
-              empty="Say it once: old paint may hold lead"
+              empty={say`Say it once: old paint may hold lead`}
               options={PAINT_AGES.map((id) => ({ id, name: PAINT_AGE_NAMES[id] }))}
-              onCommit={(paintAge) => change('surface', { paintAge }, 'age of the paint')}
+              onCommit={(paintAge) => change('surface', { paintAge }, say`age of the paint`)}
               testId="paint-age"
             />
           )}
           {(choice.baseCoat !== 'none' || painted) && (
             <ColourField
-              label={choice.baseCoat === 'none' ? 'Colour of the paint' : 'Colour of the base coat'}
+              label={choice.baseCoat === 'none' ? say`Colour of the paint` : say`Colour of the base coat`}
               value={choice.baseColour}
-              onCommit={(baseColour) => change('surface', { baseColour }, 'colour')}
+              onCommit={(baseColour) => change('surface', { baseColour }, say`colour`)}
             />
           )}
           {choice.baseCoat !== 'none' && plan.surface.record?.takesBaseCoat && (
             <UnderColour
               colour={choice.underColour}
-              onCommit={(underColour) => change('surface', { underColour }, 'colour under the base coat')}
+              onCommit={(underColour) => change('surface', { underColour }, say`colour under the base coat`)}
             />
           )}
         </Fields>
         <Note apart>
           {units.system === 'inch'
-            ? 'Type sizes as you read them: 11 3/4, 11.75", or 1\' 2".'
-            : 'Type sizes as you read them: 30, 30cm, 300 mm, or 11 3/4 in.'}
+            ? say`Type sizes as you read them: 11 3/4, 11.75", or 1' 2".`
+            : say`Type sizes as you read them: 30, 30cm, 300 mm, or 11 3/4 in.`}
         </Note>
       </Part>
+      <TracePart analysis={analysis} />
       {plan.surface.record && plan.surface.blank && (
-        <Part title="How it lies">
+        <Part title={say`How it lies`} folded={grainFolded()}>
           <GrainFields proposedDeg={proposedDeg} />
         </Part>
       )}
       {plan.surface.preparation.length > 0 && (
-        <Part title="Prepare">
+        <Part title={say`Prepare`} folded={wasPrepared ? say`all done` : null}>
           {plan.surface.preparation.map((step) => (
             <TickRow
               key={step.code}
@@ -233,10 +246,9 @@ export function SurfaceStation() {
               }
             >
               {prepTitle(step)}
-              {step.hours > 0 ? `, then dry ${formatDuration(step.hours)}` : ''}
+              {step.hours > 0 && <>, {say`then dry ${formatDuration(step.hours)}`}</>}
               <small>
-                {prepWhy(step.code)}
-                {step.tools.length > 0 ? ` With: ${toolList(step.tools)}.` : ''}
+                {sentences(prepWhy(step.code), step.tools.length > 0 && say`With: ${toolList(step.tools)}.`)}
               </small>
             </TickRow>
           ))}
@@ -245,38 +257,44 @@ export function SurfaceStation() {
       <DisagreementNotes at="surface" />
       <MissingList station="surface" />
       <StationCautions station="surface" />
-      <NextRow>
-        <NextLink station="method" />
-      </NextRow>
     </StationLayout>
   );
 
   function paintText(): string {
     const coats = plan.surface.preparation.filter(({ coat }) => coat !== null).length;
     const cost = plan.keep.cost.lines.find(({ item }) => item === 'paint');
-    return `of paint in ${counted(coats, 'coat', 'coats')}${cost ? `, ${cost.amount.toFixed(2)} of your tin` : ''}`;
+    return remarks(
+      say`of paint in ${counted(coats, 'coat', 'coats')}`,
+      cost && say`${cost.amount.toFixed(2)} of your tin`,
+    );
+  }
+
+  function grainFolded(): string {
+    const { grain } = choice;
+    return grain.angleDeg === 0 ? say`grain along the width` : say`grain at ${Math.round(grain.angleDeg)}°`;
   }
 
   function answer(): string {
-    if (!plan.surface.record) return 'Say what the picture goes on.';
+    if (!plan.surface.record) return say`Say what the picture goes on.`;
     if (plan.surface.shapeFault) return sentenceFor(plan.surface.shapeFault, units);
-    if (!plan.surface.blank) return 'Measure the blank: width and height.';
-    if (left.length === 0) return 'The surface is ready for the print.';
-    const wait = hours > 0 ? `, ${formatDuration(hours)} of it drying` : '';
+    if (!plan.surface.blank) return say`Measure the blank: width and height.`;
+    if (left.length === 0) return say`The surface is ready for the print.`;
     return left.length === plan.surface.preparation.length
-      ? `${left.length} ${left.length === 1 ? 'step' : 'steps'} before this surface takes a print${wait}.`
-      : `${left.length} of ${plan.surface.preparation.length} steps left: ${lowerFirst(prepTitle(left[0]!))}.`;
+      ? hours > 0
+        ? say`${counted(left.length, 'step', 'steps')} before this surface takes a print, ${formatDuration(hours)} of it drying.`
+        : say`${counted(left.length, 'step', 'steps')} before this surface takes a print.`
+      : say`${left.length} of ${plan.surface.preparation.length} steps left: ${lowerFirst(prepTitle(left[0]!))}.`;
   }
 }
 
 const drinksText = (absorbency: number): string => {
-  if (absorbency > 1) return 'it drinks more medium than paint does';
-  return absorbency < 1 ? 'it drinks a little less medium than paint' : 'it drinks medium as paint does';
+  if (absorbency > 1) return say`it drinks more medium than paint does`;
+  return absorbency < 1 ? say`it drinks a little less medium than paint` : say`it drinks medium as paint does`;
 };
 
 const driesText = (factor: number): string => {
-  if (factor < 1) return 'it dries sooner: water also leaves into it';
-  return factor > 1 ? 'it dries later: water can only leave through the paper' : 'it dries at the usual pace';
+  if (factor < 1) return say`it dries sooner: water also leaves into it`;
+  return factor > 1 ? say`it dries later: water can only leave through the paper` : say`it dries at the usual pace`;
 };
 
 const UNDER_COLOUR = '#8a4b32';
@@ -286,13 +304,13 @@ function UnderColour({ colour, onCommit }: { colour: string | null; onCommit: (c
   if (colour === null)
     return (
       <NextRow>
-        <TextButton onClick={() => onCommit(UNDER_COLOUR)}>A colour under it, to sand through</TextButton>
+        <TextButton onClick={() => onCommit(UNDER_COLOUR)}>{say`A colour under it, to sand through`}</TextButton>
       </NextRow>
     );
   return (
     <div>
-      <ColourField label="Colour under it" value={colour} onCommit={onCommit} />
-      <TextButton onClick={() => onCommit(null)}>Without</TextButton>
+      <ColourField label={say`Colour under it`} value={colour} onCommit={onCommit} />
+      <TextButton onClick={() => onCommit(null)}>{say`Without`}</TextButton>
     </div>
   );
 }

@@ -4,6 +4,8 @@ import { paintAndSheenAdded } from './paint-and-sheen-added';
 import { printFormAdded } from './print-form-added';
 import { readingsAndFaultsAdded } from './readings-and-faults-added';
 import { schoolsNamed } from './schools-named';
+import { setsAndTemplatesAdded } from './sets-and-templates-added';
+import { tracedFaceAdded } from './traced-face-added';
 import { turningToneShapesAdded } from './turning-tone-shapes-added';
 import { workAdded } from './work-added';
 
@@ -16,4 +18,6 @@ export const PIECE_MIGRATIONS: readonly Migration[] = [
   schoolsNamed,
   paintAndSheenAdded,
   readingsAndFaultsAdded,
+  tracedFaceAdded,
+  setsAndTemplatesAdded,
 ];

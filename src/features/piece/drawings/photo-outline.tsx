@@ -1,22 +1,32 @@
 import { useState } from 'react';
 import type { Point } from '@/core/photo';
 import { useObjectUrl } from '@/features/shelf';
-import css from './inspect.module.css';
+import css from './drawings.module.css';
 
-/** The photo while it is read, with the print's outline as soon as it is found. */
-export function FoundSoFar({ photo, outline }: { photo: Blob; outline: readonly Point[] | null }) {
+/** A photo with an outline drawn on it as soon as that is found, in shares of its size. */
+export function PhotoOutline({
+  photo,
+  alt,
+  outline,
+  testId,
+}: {
+  photo: Blob;
+  alt: string;
+  outline: readonly Point[] | null;
+  testId: string;
+}) {
   const url = useObjectUrl(photo);
   const [aspect, setAspect] = useState<number | null>(null);
   if (!url) return null;
   return (
-    <div className={css.soFar}>
+    <div className={css.photo}>
       <img
         src={url}
-        alt="The photo that is being read"
+        alt={alt}
         onLoad={({ currentTarget: { naturalWidth, naturalHeight } }) => setAspect(naturalWidth / naturalHeight)}
       />
       {outline && aspect && (
-        <svg viewBox={`0 0 ${aspect} 1`} preserveAspectRatio="none" data-testid="first-outline" aria-hidden>
+        <svg viewBox={`0 0 ${aspect} 1`} preserveAspectRatio="none" data-testid={testId} aria-hidden>
           <polygon points={outline.map(({ x, y }) => `${x * aspect},${y}`).join(' ')} data-of="outline" />
         </svg>
       )}

@@ -1,0 +1,5 @@
+import { HelpPage } from '@/features/help';
+
+export default function Page() {
+  return <HelpPage />;
+}

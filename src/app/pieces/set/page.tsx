@@ -1,0 +1,5 @@
+import { SetPage } from '@/features/pieces';
+
+export default function Page() {
+  return <SetPage />;
+}

@@ -1,0 +1,3 @@
+export { BeginButton } from './begin-button';
+export { FolderButton } from './folder-button';
+export { useTaker } from './use-taker';

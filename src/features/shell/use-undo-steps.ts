@@ -1,0 +1,23 @@
+'use client';
+import { useCallback } from 'react';
+import { database, stepHistory } from '@/storage';
+import { useClock } from '@/ui';
+import { useReport } from './use-report';
+
+/** A step of a piece's undo, by the mark it was saved with. */
+export interface UndoMark {
+  id: string;
+  mark: number;
+}
+
+/** Takes back one step of each of several pieces, one after the other; what was not taken back is said. */
+export function useUndoSteps(): (steps: readonly UndoMark[]) => Promise<void> {
+  const clock = useClock();
+  const report = useReport();
+  return useCallback(
+    async (steps) => {
+      for (const { id, mark } of steps) report(await stepHistory(database(), id, 'undo', { mark, now: clock() }));
+    },
+    [clock, report],
+  );
+}

@@ -1,0 +1,3 @@
+export { GLOSSARY } from './glossary';
+export { WORKINGS } from './workings';
+export { searchHelp, helpTopics, type HelpTopic } from './topics';
