@@ -26,6 +26,13 @@ const UNSAID = [
   message: 'What people read stands in say`…` (a table of it in said), for every language.',
 }));
 
+const A_MESSAGE = 'TaggedTemplateExpression[tag.name=/^say(With)?$/]';
+const CHOICE = ':matches(ConditionalExpression, LogicalExpression)';
+const NESTED = ['', `${CHOICE} > `, `${CHOICE} > ${CHOICE} > `].map((between) => ({
+  selector: `${A_MESSAGE} > TemplateLiteral > ${between}${A_MESSAGE}`,
+  message: 'A message is a whole sentence: say each case, or put sentences or remarks side by side.',
+}));
+
 const THREE_DEEP = {
   selector: 'ConditionalExpression > ConditionalExpression > ConditionalExpression',
   message: 'Choices in choices in choices are read by nobody: use a record, a function or early returns.',
@@ -79,7 +86,7 @@ export default tseslint.config(
   {
     files: ['src/{words,ui,features,app}/**/*.{ts,tsx}'],
     ignores: ['**/*.test.{ts,tsx}'],
-    rules: { 'no-restricted-syntax': ['error', THREE_DEEP, ...UNSAID] },
+    rules: { 'no-restricted-syntax': ['error', THREE_DEEP, ...UNSAID, ...NESTED] },
   },
   {
     files: ['**/*.{mjs,cjs}'],

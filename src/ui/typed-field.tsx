@@ -22,7 +22,9 @@ export interface TypedFieldProps<T> {
 }
 
 const changedMeanwhile = (shown: string): string =>
-  say`Changed in another window meanwhile, to ${shown === '' ? say`nothing` : shown}. Enter keeps what you typed, Escape takes that.`;
+  shown === ''
+    ? say`Emptied in another window meanwhile. Enter keeps what you typed, Escape takes that.`
+    : say`Changed in another window meanwhile, to ${shown}. Enter keeps what you typed, Escape takes that.`;
 
 /**
  * A field that takes what people type, commits on Enter or on leaving it, and keeps what it can't read for them to

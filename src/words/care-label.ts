@@ -31,7 +31,9 @@ export function careLabel({
       ? say`Held by ${BINDER_WORDS[binder.id].inText}, sealed with ${SEALER_WORDS[sealer.id].inText}.`
       : say`Held by ${BINDER_WORDS[binder.id].inText}, not sealed.`,
     surface.laundered
-      ? say`Wash inside out, gentle and cool, first ${firstWashOn ? say`from ${firstWashOn}` : say`after 3 to 4 days`}. No tumble drying; iron from the inside only.`
+      ? firstWashOn
+        ? say`Wash inside out, gentle and cool, first from ${firstWashOn}. No tumble drying; iron from the inside only.`
+        : say`Wash inside out, gentle and cool, first after 3 to 4 days. No tumble drying; iron from the inside only.`
       : say`Dust with a dry soft cloth; wipe slightly damp at most. No soaking, no dishwasher, no scouring.`,
   ];
   if (sealed && lightUseOn)

@@ -26,10 +26,10 @@ export function earlyWords(kind: WaitKind, step: StepId): string {
 
 /** What it does while it waits. */
 export const WAIT_WORDS: Readonly<Record<WaitKind, string>> = said({
-  none: 'waits',
-  dry: 'dries',
-  soak: 'soaks',
-  window: 'sets',
-  cool: 'cools',
-  heat: 'is in the heat',
+  none: 'It waits',
+  dry: 'It dries',
+  soak: 'It soaks',
+  window: 'It sets',
+  cool: 'It cools',
+  heat: 'It is in the heat',
 });

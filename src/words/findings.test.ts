@@ -9,7 +9,7 @@ const FACTS: readonly FindingFact[] = [
   { code: 'resolution-enough' },
   { code: 'resolution-more', coarse: true, shownPpi: 149.6 },
   { code: 'ghost-whole', subjects: 1 },
-  { code: 'ghost-reads', subjects: 3, surface: 'soft-wood' },
+  { code: 'ghost-reads', subjects: 3 },
 ] as FindingFact[];
 
 it.each(FACTS)('what $code means begins with what it is, and says what follows', (fact) => {
@@ -22,9 +22,9 @@ it.each(FACTS)('what $code means begins with what it is, and says what follows',
 
 it('counts, figures and the ground stand in their places', () => {
   expect(findingWords(FACTS[5]).text).toBe(
-    'carries this size; the weave or stone shows no more than about 150 ppi of it.',
+    'enough for this size; weave or stone shows no more than about 150 ppi of it.',
   );
   expect(findingWords(FACTS[6]).text).toContain('a pale subject; on this even ground it stays whole');
-  expect(findingWords(FACTS[7]).text).toContain('3 pale subjects: on the grain of ');
+  expect(findingWords(FACTS[7]).text).toContain('3 pale subjects: on the grain of this surface they read');
   expect(findingWords(FACTS[2]).text).toContain('the bare surface will show');
 });

@@ -1,9 +1,8 @@
 import type { FindingFact, FindingFigure, Remedy } from '@/core/findings';
-import type { SurfaceId } from '@/core/craft';
 import { BINDER_WORDS, SURFACE_WORDS } from './craft';
 import { say } from './say';
 
-/** A finding's sentence after its figure: what it is, and what follows. */
+/** What a finding's figure is, and what follows from it. */
 export interface FindingWords {
   lead: string;
   text: string;
@@ -15,79 +14,76 @@ function told(sentence: string): FindingWords {
   return { lead, text: `${lead}${rest}` };
 }
 
-const groundName = (surface: SurfaceId | null, unknown: string): string =>
-  surface === null ? unknown : SURFACE_WORDS[surface].shortInText;
-
 export function findingWords(fact: FindingFact): FindingWords {
   switch (fact.code) {
     case 'cut-off-by-proportions':
-      return told(
-        say`of it is cut off|: the blank has other proportions. Turn the board, or choose the crop yourself.`,
-      );
+      return told(say`cut off|: the blank has other proportions. Turn the board, or choose the crop yourself.`);
     case 'cut-off-by-outline':
-      return told(say`of it is cut off| by the blank’s outline. Choose the crop so that what matters lies inside.`);
+      return told(say`cut off by the blank’s outline|. Choose the crop so that what matters lies inside.`);
     case 'white-stays':
-      return told(say`is near white, and stays white|: the binder is opaque.`);
+      return told(say`near white, and stays white|: the binder is opaque.`);
     case 'white-shows-as-wanted':
-      return told(say`is near white and will show the surface, as you want it`);
+      return told(say`near white|: it will show the surface, as you want it.`);
     case 'white-shows-light-ground':
-      return told(say`is near white and will show the ground, which is light`);
+      return told(say`near white|: it will show the ground, which is light.`);
     case 'white-shows':
       return told(
-        say`is near white|: no toner lies there, and ${groundName(fact.surface, say`the bare surface`)} will show.`,
+        fact.surface === null
+          ? say`near white|: no toner lies there, and the bare surface will show.`
+          : say`near white|: no toner lies there, and this will show: ${SURFACE_WORDS[fact.surface].shortInText}.`,
       );
     case 'dark':
-      return told(say`is dark|: haze lingers there longest, and it hides the grain.`);
+      return told(say`dark|: haze lingers there longest, and it hides the grain.`);
     case 'dark-still':
       return told(
-        say`is still dark after all the lightening there is|: haze will linger there. Take another picture, or rub with patience.`,
+        say`still dark after all the lightening there is|: haze will linger there. Take another picture, or rub with patience.`,
       );
     case 'faint-on-white':
-      return told(say`holds fine detail in near-white|; on white it stays readable.`);
+      return told(say`fine detail in near-white|; on white it stays readable.`);
     case 'faint-vanishes':
-      return told(say`has its detail in near-white, where it will vanish in the ground`);
+      return told(say`detail in near-white|: it will vanish in the ground.`);
     case 'contrast-clear':
-      return told(say`is its range|: clear contrast.`);
+      return told(say`its range|: clear contrast.`);
     case 'contrast-flat':
-      return told(say`is its range|: flat, and a transfer flattens it further.`);
+      return told(say`its range|: flat, and a transfer flattens it further.`);
     case 'contrast-spent':
-      return told(say`is its range with all the contrast there is|: it will land flat.`);
+      return told(say`its range with all the contrast there is|: it will land flat.`);
     case 'resolution-enough':
-      return told(say`carries this size`);
-    case 'resolution-more': {
-      const texture = fact.coarse ? say`weave or stone` : say`grain`;
+      return told(say`enough for this size`);
+    case 'resolution-more':
       return told(
-        say`carries this size|; the ${texture} shows no more than about ${Math.round(fact.shownPpi)} ppi of it.`,
+        fact.coarse
+          ? say`enough for this size|; weave or stone shows no more than about ${Math.round(fact.shownPpi)} ppi of it.`
+          : say`enough for this size|; grain shows no more than about ${Math.round(fact.shownPpi)} ppi of it.`,
       );
-    }
     case 'resolution-soft':
-      return told(say`is too little for this size|: the pixels will show.`);
+      return told(say`too little for this size|: the pixels will show.`);
     case 'edges-soft':
       return told(
-        say`of its edges are as steep as pixels allow|: the picture itself is soft, or was enlarged. Smaller it will look sharper.`,
+        say`of its edges as steep as pixels allow|: the picture itself is soft, or was enlarged. Smaller it will look sharper.`,
       );
     case 'easily-overlooked':
       return told(
-        say`is light and even|: paper left there is easy to overlook. Feel for it with a fingertip, and look at it dry.`,
+        say`light and even|: paper left there is easy to overlook. Feel for it with a fingertip, and look at it dry.`,
       );
     case 'ghost-whole':
       return told(
-        say`is ${subjects(fact.subjects)}|; on this even ground ${fact.subjects === 1 ? say`it stays` : say`they stay`} whole.`,
+        fact.subjects === 1
+          ? say`a pale subject|; on this even ground it stays whole.`
+          : say`${fact.subjects} pale subjects|; on this even ground they stay whole.`,
       );
-    case 'ghost-reads': {
-      const grain = groundName(fact.surface, say`this surface`);
+    case 'ghost-reads':
       return told(
-        say`is ${subjects(fact.subjects)}|: on the grain of ${grain} ${fact.subjects === 1 ? say`it reads` : say`they read`} as ghostly.`,
+        fact.subjects === 1
+          ? say`a pale subject|: on the grain of this surface it reads as ghostly.`
+          : say`${fact.subjects} pale subjects|: on the grain of this surface they read as ghostly.`,
       );
-    }
     case 'ground-dark':
-      return told(say`is the ground|: toner only darkens, so on a ground this dark the picture disappears.`);
+      return told(say`the ground’s lightness|: toner only darkens, so on a ground this dark the picture disappears.`);
     case 'ground-tints':
-      return told(say`is the colour of the ground|: it tints every colour of the picture.`);
+      return told(say`the ground’s colour|: it tints every colour of the picture.`);
   }
 }
-
-const subjects = (count: number): string => (count === 1 ? say`a pale subject` : say`${count} pale subjects`);
 
 export function findingFigure(figure: FindingFigure): string {
   switch (figure.kind) {

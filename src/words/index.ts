@@ -38,7 +38,7 @@ export {
   reasonWords,
   refusalWords,
 } from './methods';
-export { PIGMENT_NAMES, STOP_POINT_WORDS, WEAR_NAMES, mixDoubt, mixWords, wayOutWords } from './mending';
+export { PIGMENT_NAMES, STOP_POINT_WORDS, WEAR_NAMES, mixDoubt, mixWords, wayOutWords, wearWanted } from './mending';
 export { REMARK_WORDS } from './pictures';
 export { prepTitle, prepWhy } from './preparation';
 export { REPAIR_WORDS } from './repairs';

@@ -1,7 +1,7 @@
 import type { Change, InspectArea, InspectDecision, InspectReason } from '@/core/inspect';
 import type { Wording } from './units';
 import { said, say } from './say';
-import { sentences } from './text';
+import { sentences, remarks } from './text';
 
 /** What a reading of the dried piece asks for, first. */
 export const DECISION_WORDS: Readonly<Record<InspectDecision, string>> = said({
@@ -43,11 +43,19 @@ export function inspectReason(reason: InspectReason, units: Wording): { figure: 
   }
 }
 
-const severe = (severity: number): string => (severity > 0.4 ? say`heavy` : severity > 0.25 ? say`plain` : say`faint`);
-
 /** "12 cm² of heavy haze, 3 cm from the left and 4 cm from the top". */
-export const areaWords = ({ kind, areaCm2, severity, box }: InspectArea, units: Wording): string =>
-  say`${units.area(areaCm2 * 100)} ${kind === 'haze' ? say`of ${severe(severity)} haze` : say`without toner`}, ${units.length(box.xMm)} from the left and ${units.length(box.yMm)} from the top`;
+export const areaWords = (area: InspectArea, units: Wording): string =>
+  remarks(
+    ofWhat(area, units),
+    say`${units.length(area.box.xMm)} from the left and ${units.length(area.box.yMm)} from the top`,
+  );
+
+function ofWhat({ kind, areaCm2, severity }: InspectArea, units: Wording): string {
+  const area = units.area(areaCm2 * 100);
+  if (kind !== 'haze') return say`${area} without toner`;
+  if (severity > 0.4) return say`${area} of heavy haze`;
+  return severity > 0.25 ? say`${area} of plain haze` : say`${area} of faint haze`;
+}
 
 /** Over the decision, where the last rubbing took more toner than paper. */
 export const STOP_WORDS = say`Stop rubbing: more toner goes now than paper.`;

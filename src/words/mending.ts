@@ -47,8 +47,20 @@ const WAYS: Readonly<Record<WayOut, string>> = said({
 export const wayOutWords = ({ way, handsMinutes, waitHours }: StopPoint['ways'][number]): string =>
   say`${WAYS[way]}: ${formatDuration(handsMinutes / 60)} of hands, ${formatDuration(waitHours)} of waiting.`;
 
-export const WEAR_NAMES: Readonly<Record<WearPlace, { name: string; where: string }>> = said({
-  edges: { name: 'Edges', where: 'along the edges' },
-  corners: { name: 'Corners', where: 'in the corners' },
-  'all-over': { name: 'All over', where: 'all over' },
+export const WEAR_NAMES: Readonly<Record<WearPlace, string>> = said({
+  edges: 'Edges',
+  corners: 'Corners',
+  'all-over': 'All over',
 });
+
+/** What is to be worn off, and how. @param area in words */
+export function wearWanted(where: WearPlace, area: string): string {
+  switch (where) {
+    case 'edges':
+      return say`${area} along the edges, drawn as specks: 320 grit or steel wool, dry, with a mask.`;
+    case 'corners':
+      return say`${area} in the corners, drawn as specks: 320 grit or steel wool, dry, with a mask.`;
+    case 'all-over':
+      return say`${area} all over, drawn as specks: 320 grit or steel wool, dry, with a mask.`;
+  }
+}

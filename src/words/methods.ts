@@ -1,7 +1,7 @@
 import type { Candidate, ConditionCode, Gain, Reason, Refusal } from '@/core/method';
 import { BINDER_WORDS, PRINT_WORDS, SCHOOL_NAMES, SCHOOL_WORDS, SURFACE_WORDS } from './craft';
 import { said, say } from './say';
-import { counted } from './text';
+import { counted, sentences } from './text';
 
 /**
  * What a pair of binder and school is called: the binder and the school, or the school alone where nothing wet is used.
@@ -10,6 +10,11 @@ export const methodName = ({ binder, school }: Pick<Candidate, 'binder' | 'schoo
   binder.wet ? `${BINDER_WORDS[binder.id].name}, ${SCHOOL_NAMES[school.id].inText}` : SCHOOL_NAMES[school.id].name;
 
 export const LANDS_WORDS = { crisp: say`crisp`, soft: say`soft`, distressed: say`worn` } as const;
+const AS_WANTED = {
+  crisp: say`Lands crisp, as you want it.`,
+  soft: say`Lands soft, as you want it.`,
+  distressed: say`Lands worn, as you want it.`,
+} as const;
 
 /** What a way has over the best one. */
 export const GAIN_WORDS: Readonly<Record<Gain, string>> = said({
@@ -21,26 +26,27 @@ export const GAIN_WORDS: Readonly<Record<Gain, string>> = said({
   dry: 'nothing to pour',
 });
 
-/** "If …": stands after "Works – ". */
+/** What a way asks for before it works. */
 export const CONDITION_WORDS: Readonly<Record<ConditionCode, string>> = said({
-  'scuff-slick-finish': 'if the slick finish is scuffed or stripped and primed first: nothing grips it as it is.',
-  'scuff-wall-paint': 'if the wall paint is fully hard and scuffed matte.',
-  'swatch-on-tight-grain': 'if a test swatch holds, or a base coat goes on: tight grain can let the toner go.',
-  'degrease-and-base-coat': 'if it is degreased, and better with a base coat of chalk-type paint.',
-  degrease: 'if it is degreased.',
+  'scuff-slick-finish': 'Works if the slick finish is scuffed or stripped and primed first: nothing grips it as it is.',
+  'scuff-wall-paint': 'Works if the wall paint is fully hard and scuffed matte.',
+  'swatch-on-tight-grain': 'Works if a test swatch holds, or a base coat goes on: tight grain can let the toner go.',
+  'degrease-and-base-coat': 'Works if it is degreased, and better with a base coat of chalk-type paint.',
+  degrease: 'Works if it is degreased.',
   'light-base-coat':
-    'if a light base coat goes on first: toner only darkens, so on dark ground the picture disappears.',
+    'Works if a light base coat goes on first: toner only darkens, so on dark ground the picture disappears.',
   'chalk-for-graphite':
-    'if white or light transfer chalk takes the place of graphite: pencil does not show on dark ground.',
-  'swatch-of-heat-set': 'if a swatch of the heat-set print does not bleed. Expect a paler picture.',
-  'paler-ink': 'if a paler, softer picture will do: the dye runs a little before it is peeled.',
+    'Works if white or light transfer chalk takes the place of graphite: pencil does not show on dark ground.',
+  'swatch-of-heat-set': 'Works if a swatch of the heat-set print does not bleed. Expect a paler picture.',
+  'paler-ink': 'Works if a paler, softer picture will do: the dye runs a little before it is peeled.',
   'much-paler-ink':
-    'if you accept a paler picture: water takes dye that nothing has set with every pass. Heat-setting it first, or the tacky peel, keeps more.',
-  'coated-smooth-first': 'if a base coat of chalk-type paint fills the weave first: the liner must touch everywhere.',
-  'led-only': 'if it holds an LED: never on a candle that will burn.',
-  'two-people': 'if two people coat and lay together: this binder skins before one pair of hands is round.',
-  'in-parts': 'if it is laid in parts: these sheets are no larger than a page.',
-  'smooth-first': 'if it is sanded and base-coated until it is smooth: the liner must touch everywhere.',
+    'Works if you accept a paler picture: water takes dye that nothing has set with every pass. Heat-setting it first, or the tacky peel, keeps more.',
+  'coated-smooth-first':
+    'Works if a base coat of chalk-type paint fills the weave first: the liner must touch everywhere.',
+  'led-only': 'Works if it holds an LED: never on a candle that will burn.',
+  'two-people': 'Works if two people coat and lay together: this binder skins before one pair of hands is round.',
+  'in-parts': 'Works if it is laid in parts: these sheets are no larger than a page.',
+  'smooth-first': 'Works if it is sanded and base-coated until it is smooth: the liner must touch everywhere.',
 });
 
 export function refusalWords(refusal: Refusal): string {
@@ -64,7 +70,10 @@ export function refusalWords(refusal: Refusal): string {
     case 'paper-does-not-break-down':
       return `${PRINT_WORDS[refusal.print].name}: ${PRINT_WORDS[refusal.print].note}`;
     case 'needs-plain-paper':
-      return say`${PRINT_WORDS[refusal.print].name}: ${PRINT_WORDS[refusal.print].note} This way needs plain paper.`;
+      return sentences(
+        `${PRINT_WORDS[refusal.print].name}: ${PRINT_WORDS[refusal.print].note}`,
+        say`This way needs plain paper.`,
+      );
     case 'photo-not-traced':
       return say`Only outlines can be traced: a photo has none to follow. Say at Picture that it is lettering or line art, or move it another way.`;
     case 'other-print':
@@ -80,11 +89,11 @@ const hoursShown = (hours: number): string =>
 export function reasonWords(reason: Reason): string {
   switch (reason.code) {
     case 'condition':
-      return `I${CONDITION_WORDS[reason.condition].slice(1)}`;
+      return CONDITION_WORDS[reason.condition];
     case 'look-lands':
-      return say`Lands ${LANDS_WORDS[reason.wanted]}, as you want it.`;
+      return AS_WANTED[reason.wanted];
     case 'look-lands-not':
-      return say`Does not land ${LANDS_WORDS[reason.wanted]}: more ${LANDS_WORDS[reason.lands]}.`;
+      return say`Lands another way than you want it. Wanted: ${LANDS_WORDS[reason.wanted]}; more like: ${LANDS_WORDS[reason.lands]}.`;
     case 'needs-toner':
       return say`Needs a toner print: a copy shop makes it.`;
     case 'needs-inkjet':
@@ -130,8 +139,10 @@ export function reasonWords(reason: Reason): string {
         ? say`Keeps about ${percent(reason.keptShare)} % of the toner: dark and clear, which lettering needs.`
         : say`Keeps about ${percent(reason.keptShare)} % of the toner: dark and clear.`;
     case 'loses-toner': {
-      const what = reason.lettering ? say`thin strokes of lettering suffer` : say`a paler, more worn look`;
-      return say`Loses toner in rubbing (keeps about ${percent(reason.keptShare)} %): ${what}.`;
+      const kept = `${percent(reason.keptShare)} %`;
+      return reason.lettering
+        ? say`Loses toner in rubbing (keeps about ${kept}): thin strokes of lettering suffer.`
+        : say`Loses toner in rubbing (keeps about ${kept}): a paler, more worn look.`;
     }
     case 'no-waiting':
       return say`No waiting: done at one sitting.`;

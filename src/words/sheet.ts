@@ -20,7 +20,9 @@ export const SHEET_WORDS: SheetWords = said({
   },
   unmirrored: { heading: 'NOT MIRRORED ON PURPOSE', note: 'Right way round: it is not laid face down.' },
   bar: (system) =>
-    say`This bar measures ${system === 'inch' ? say`4 in` : say`100 mm`}. If not: print again at 100 %, no scaling.`,
+    system === 'inch'
+      ? say`This bar measures 4 in. If not: print again at 100 %, no scaling.`
+      : say`This bar measures 100 mm. If not: print again at 100 %, no scaling.`,
   trim: 'Trim at the corner marks, inside the edge: no white rim.',
   edges: {
     cut: 'Cut on the red line; fold at dashes.',
@@ -56,7 +58,9 @@ export const SHEET_WORDS: SheetWords = said({
     lines: (system) => [
       say`ACROSS: measure the bar above, end to end.`,
       say`ALONG: measure the upright bar on the left, end to end.`,
-      say`MARGIN: find the outermost frame that is whole on all four sides; its number is in ${system === 'inch' ? say`sixteenths of an inch` : say`millimetres`}.`,
+      system === 'inch'
+        ? say`MARGIN: find the outermost frame that is whole on all four sides; its number is in sixteenths of an inch.`
+        : say`MARGIN: find the outermost frame that is whole on all four sides; its number is in millimetres.`,
       say`Print at 100 %, without fitting to the page. Type what you measured at Sheet, under Your printer.`,
     ],
   },

@@ -12,9 +12,9 @@ const described = { surface: 'painted wood', blank, landed: print!.formed.landed
 
 it('says what is where, in the person’s units', () => {
   const said = specimenWords(described, wordingIn('metric'));
-  expect(said[0]).toBe('The blank, painted wood, is 24 cm wide, 18 cm high.');
-  expect(said[1]).toMatch(/^The print is .+ cm wide, .+ cm high\.$/);
-  expect(said[2]).toMatch(/^It lies .+ from the left, .+ from the top; .+ are left at the right and .+ at the foot\.$/);
+  expect(said[0]).toBe('The blank, painted wood: 24 cm wide, 18 cm high.');
+  expect(said[1]).toMatch(/^The print: .+ cm wide, .+ cm high\.$/);
+  expect(said[2]).toMatch(/^It lies .+ from the left and .+ from the top; .+ are left at the right and .+ at the foot\.$/);
   expect(specimenWords(described, wordingIn('inch'))[0]).toContain('9 7/16 in wide');
 });
 
@@ -28,7 +28,7 @@ it.each([
   [90, 'Grain runs upright.'],
   [-90, 'Grain runs upright.'],
   [30, 'Grain is turned 30° clockwise from running across.'],
-  [-12, 'Grain is turned 12° the other way from running across.'],
+  [-12, 'Grain is turned 12° anticlockwise from running across.'],
 ])('grain at %s°', (grainDeg, expected) => {
   expect(specimenWords({ ...described, grainDeg }, wordingIn('metric'))).toContain(expected);
 });
@@ -57,7 +57,7 @@ it('names openings and lettering with their places', () => {
     },
     wordingIn('metric'),
   );
-  expect(said).toContain('A knob of 28 mm, its middle 12 cm from the left, 90 mm from the top.');
+  expect(said).toContain('A knob of 28 mm. Its middle: 12 cm from the left, 90 mm from the top.');
   expect(said.at(-1)).toBe('Lettering “Upper Wren”, 12 cm wide, 20 mm high, 60 mm from the left, 14 cm from the top.');
 });
 

@@ -2,7 +2,7 @@ import type { LayingGuide } from '@/core/coat';
 import type { Layer } from '@/core/picture';
 import { ringsBox, type Blank, type RectMm, type Ring } from '@/core/shape';
 import type { Wording } from './units';
-import { counted, listOf } from './text';
+import { counted, listOf, remarks } from './text';
 import { say } from './say';
 
 /** What of a drawing is put in words. */
@@ -26,21 +26,21 @@ const sized = ({ widthMm, heightMm }: { widthMm: number; heightMm: number }, uni
 export function specimenWords({ surface, blank, landed, layers, grainDeg }: Described, units: Wording): string[] {
   if (!blank) return [say`The blank is not measured yet.`];
   const told = [
-    surface ? say`The blank, ${surface}, is ${sized(blank, units)}.` : say`The blank is ${sized(blank, units)}.`,
+    surface ? say`The blank, ${surface}: ${sized(blank, units)}.` : say`The blank: ${sized(blank, units)}.`,
   ];
   if (blank.parts.length > 1)
-    told.push(say`It has ${blank.parts.length} parts, the first ${sized(blank.parts[0]!.box, units)}.`);
+    told.push(say`It has ${blank.parts.length} parts. The first: ${sized(blank.parts[0]!.box, units)}.`);
   for (const { kind, diameterMm, ...at } of blank.openings)
     told.push(
       kind === 'knob'
-        ? say`A knob of ${units.length(diameterMm)}, its middle ${from(at, units)}.`
-        : say`A hole of ${units.length(diameterMm)}, its middle ${from(at, units)}.`,
+        ? say`A knob of ${units.length(diameterMm)}. Its middle: ${from(at, units)}.`
+        : say`A hole of ${units.length(diameterMm)}. Its middle: ${from(at, units)}.`,
     );
   if (grainDeg !== null) told.push(grainWords(grainDeg));
   if (landed.length > 0) told.push(...printWords(ringsBox(landed), blank, units));
   for (const layer of layers)
     told.push(
-      `${layer.kind === 'text' ? say`Lettering “${layer.text}”` : say`A further picture`}, ${sized(layer.box, units)}, ${from(layer.box, units)}.`,
+      `${remarks(layer.kind === 'text' ? say`Lettering “${layer.text}”` : say`A further picture`, sized(layer.box, units), from(layer.box, units))}.`,
     );
   return told;
 }
@@ -48,22 +48,26 @@ export function specimenWords({ surface, blank, landed, layers, grainDeg }: Desc
 function grainWords(deg: number): string {
   if (Math.abs(deg) < 1) return say`Grain runs across, left to right.`;
   if (Math.abs(Math.abs(deg) - 90) < 1) return say`Grain runs upright.`;
-  return say`Grain is turned ${Math.round(Math.abs(deg))}° ${deg > 0 ? say`clockwise` : say`the other way`} from running across.`;
+  return deg > 0
+    ? say`Grain is turned ${Math.round(deg)}° clockwise from running across.`
+    : say`Grain is turned ${Math.round(-deg)}° anticlockwise from running across.`;
 }
 
 function printWords(print: RectMm, blank: Blank, units: Wording): string[] {
   const right = blank.widthMm - print.xMm - print.widthMm;
   const bottom = blank.heightMm - print.yMm - print.heightMm;
   return [
-    say`The print is ${sized(print, units)}.`,
-    say`It lies ${from(print, units)}; ${units.length(Math.max(0, right))} are left at the right and ${units.length(Math.max(0, bottom))} at the foot.`,
+    say`The print: ${sized(print, units)}.`,
+    say`It lies ${units.length(print.xMm)} from the left and ${units.length(print.yMm)} from the top; ${units.length(Math.max(0, right))} are left at the right and ${units.length(Math.max(0, bottom))} at the foot.`,
   ];
 }
 
 /** The laying guide as a list: where to pour, and each stroke with its way. */
 export function guideWords({ blocks }: LayingGuide, units: Wording): string[] {
   return blocks.flatMap(({ pour, scrapes }, index) => [
-    `${blocks.length > 1 ? say`Part ${index + 1}: pour` : say`Pour`} ${from(pour, units)}.`,
+    blocks.length > 1
+      ? say`Part ${index + 1}: pour ${units.length(pour.xMm)} from the left, ${units.length(pour.yMm)} from the top.`
+      : say`Pour ${units.length(pour.xMm)} from the left, ${units.length(pour.yMm)} from the top.`,
     say`Then ${counted(scrapes.length, 'stroke', 'strokes')} outwards: ${[...scrapes]
       .sort((a, b) => a.order - b.order)
       .map(strokeWay)

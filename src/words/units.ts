@@ -22,18 +22,20 @@ const FT2_PER_M2 = 10.7639;
 const LITRES_PER_QUART = 0.946353;
 
 function areaText(mm2: number, system: UnitSystem): string {
-  if (system === 'metric') return say`${smallFigure(mm2 / MM2_PER_CM2)} cm²`;
+  if (system === 'metric') {
+    const cm2 = mm2 / MM2_PER_CM2;
+    return isTiny(cm2) ? say`less than 0.1 cm²` : say`${smallFigure(cm2)} cm²`;
+  }
   const squareInches = mm2 / MM2_PER_IN2;
+  if (isTiny(squareInches)) return say`less than 0.1 sq in`;
   return squareInches < 2 * IN2_PER_FT2
     ? say`${smallFigure(squareInches)} sq in`
     : say`${Number((squareInches / IN2_PER_FT2).toFixed(1))} sq ft`;
 }
 
-/** Whole from ten on, tenths below; what is less than a tenth says so. */
-function smallFigure(value: number): string {
-  if (value >= 10 || value === 0) return `${Math.round(value)}`;
-  return value < 0.1 ? say`less than 0.1` : `${Number(value.toFixed(1))}`;
-}
+const isTiny = (value: number): boolean => value > 0 && value < 0.1;
+/** Whole from ten on, tenths below. */
+const smallFigure = (value: number): number => Number(value.toFixed(value >= 10 ? 0 : 1));
 
 export const wordingIn = (system: UnitSystem): Wording => ({
   system,

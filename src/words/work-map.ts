@@ -20,10 +20,10 @@ export const GOES_FIRST_WORDS: Readonly<Record<GoesFirst, string>> = said({
 });
 
 export const CORNER_WORDS: Readonly<Record<Corner, string>> = said({
-  'top-left': 'at the top left',
-  'top-right': 'at the top right',
-  'bottom-right': 'at the bottom right',
-  'bottom-left': 'at the bottom left',
+  'top-left': 'top left',
+  'top-right': 'top right',
+  'bottom-right': 'bottom right',
+  'bottom-left': 'bottom left',
 });
 
 const TOOLS: Readonly<Record<SpotToolId, string>> = said({

@@ -28,7 +28,7 @@ export type FindingFact =
   | { code: 'edges-soft' }
   | { code: 'easily-overlooked' }
   | { code: 'ghost-whole'; subjects: number }
-  | { code: 'ghost-reads'; subjects: number; surface: SurfaceId | null }
+  | { code: 'ghost-reads'; subjects: number }
   | { code: 'ground-dark' | 'ground-tints' };
 
 /** The figure it rests on: a share of the picture, a range of CIE L*, pixels an inch, or the ground's L* or C*. */

@@ -52,7 +52,7 @@ describe('findings on generated pictures', () => {
     const finding = find(onPine(), WHITE_THIRD, 'show-through');
     expect(finding).toMatchObject({ weight: 'act', fact: { code: 'white-shows', surface: 'soft-wood' } });
     expect(finding && findingFigure(finding.figure)).toBe('30 %');
-    expect(finding && findingWords(finding.fact).text).toContain('soft wood will show');
+    expect(finding && findingWords(finding.fact).text).toContain('this will show: soft wood');
     expect(pressAll(onPine(), WHITE_THIRD, 'show-through', 'white-wash')?.weight).not.toBe('act');
     expect(pressAll(onPine(), WHITE_THIRD, 'show-through', 'opaque-binder')).toMatchObject({
       weight: 'good',

@@ -10,7 +10,7 @@ const ALIGNED_DEG = 5;
 
 /** Pale subjects that strong grain swallows. */
 export const ghost: Finder = (context) => {
-  const { analysis, plan } = context;
+  const { analysis } = context;
   const regions = ghostlyRegions(analysis.blocks);
   if (regions.length === 0 || isOpaque(context)) return null;
   const subjects = regions.length;
@@ -24,7 +24,7 @@ export const ghost: Finder = (context) => {
   return {
     ...found,
     weight: 'act',
-    fact: { code: 'ghost-reads', subjects, surface: plan.surface.record?.id ?? null },
+    fact: { code: 'ghost-reads', subjects },
     remedies: [...washes(context), ...opaque(context), ...smoother(context), ...turnedGrain(context)],
   };
 };

@@ -1,6 +1,5 @@
 import { setPath } from '@/features/shell/places';
 import type { PieceInPlan } from './use-schedule';
-import { say } from '@/words/say';
 
 /** One piece, or a set as one: finished when the last of it is. Instants epoch ms. */
 interface Thing {
@@ -14,6 +13,8 @@ interface Thing {
   lateMs: number;
 }
 
+type LateThing = Thing & { dueAt: number };
+
 const latest = (one: number | null, other: number | null): number | null =>
   one === null || other === null ? null : Math.max(one, other);
 
@@ -22,7 +23,7 @@ export function thingsOf(pieces: readonly PieceInPlan[]): Thing[] {
   const things = new Map<string, Thing>();
   for (const inPlan of pieces) {
     const { piece, next } = inPlan.planned;
-    const key = piece.set ? say`set ${piece.set.id}` : piece.id;
+    const key = piece.set ? `set/${piece.set.id}` : piece.id;
     const known = things.get(key);
     things.set(key, {
       key,
@@ -39,7 +40,7 @@ export function thingsOf(pieces: readonly PieceInPlan[]): Thing[] {
 }
 
 /** What will not make its date, the latest first. */
-export const lateThings = (pieces: readonly PieceInPlan[]): Thing[] =>
+export const lateThings = (pieces: readonly PieceInPlan[]): LateThing[] =>
   thingsOf(pieces)
-    .filter(({ lateMs }) => lateMs > 0)
+    .filter((thing): thing is LateThing => thing.lateMs > 0 && thing.dueAt !== null)
     .sort((a, b) => b.lateMs - a.lateMs);

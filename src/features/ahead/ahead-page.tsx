@@ -22,7 +22,7 @@ import type { RowsBy } from './timeline-rows';
 import css from './ahead.module.css';
 import { MS_PER_HOUR } from '@/core/shared';
 import { say } from '@/words/say';
-import { remarks, counted, sentences } from '@/words';
+import { remarks, sentences } from '@/words';
 
 /** Days and weeks: hands-on work and waiting of all pieces, and what can't make its date. */
 export function AheadPage() {
@@ -172,8 +172,12 @@ function answer({ pieces: all, entries, answer: found, busy, aside }: Schedule, 
   if (busy && (!found || homeless.length > 0)) return say`Placing all steps …`;
   if (homeless.length > 0 && found)
     return say`${homeless.length} steps find no place in your free hours: ${homeless[0]!.piece.name} first.`;
-  if (late.length > 0)
-    return say`${late.length === 1 ? late[0]!.name : counted(late.length, 'piece', 'pieces')} will not make it: ${lasting(Math.max(...late.map(({ lateMs }) => lateMs)))} late.`;
+  if (late.length > 0) {
+    const by = lasting(Math.max(...late.map(({ lateMs }) => lateMs)));
+    return late.length === 1
+      ? say`${late[0]!.name} will not make it: ${by} late.`
+      : say`${late.length} pieces will not make it: ${by} late.`;
+  }
   const last = pieces.reduce<number | null>(
     (latest, { finishAt }) => (finishAt === null ? latest : Math.max(latest ?? 0, finishAt)),
     null,

@@ -2,7 +2,7 @@
 import { Button } from '@mui/material';
 import { MS_PER_MINUTE } from '@/core/shared';
 import Link from 'next/link';
-import { dayOf, instantOf, minuteOfDay } from '@/core/schedule';
+import { dayOf, instantOf, minuteOfDay, type Violation } from '@/core/schedule';
 import { doersOf, printPath, useFinishSitting, useFinishStep, type PlanEntry, type Schedule } from '@/features/agenda';
 import { parseTimeOfDay } from '@/core/measure';
 import { formatDuration } from '@/words/figures';
@@ -17,6 +17,12 @@ const LATER = [
   { minutes: 120, name: '2 h' },
   { minutes: 1440, name: say`a day` },
 ];
+
+const NO_PLACE = say`Pinned here it can’t hold: there is no place for it.`;
+const PIN_WORDS: Partial<Record<Violation['rule'], string>> = {
+  order: say`Pinned here it can’t hold: what comes before it is not ready by then.`,
+  hands: say`Pinned here it can’t hold: hands are at another step.`,
+};
 
 /** When and why there, and what can be done with it. */
 export function ChosenStep({
@@ -69,9 +75,7 @@ export function ChosenStep({
       {step.wait.maxHours !== null && (
         <Note>{say`What follows must begin within ${formatDuration(step.wait.maxHours)}.`}</Note>
       )}
-      {broken.length > 0 && (
-        <Note>{say`Pinned here it can’t hold: ${broken[0]!.rule === 'order' ? say`what comes before it is not ready by then` : broken[0]!.rule === 'hands' ? say`hands are at another step` : say`there is no place for it`}.`}</Note>
-      )}
+      {broken.length > 0 && <Note>{PIN_WORDS[broken[0]!.rule] ?? NO_PLACE}</Note>}
       <NextRow>
         {pinned ? (
           <Button

@@ -101,10 +101,11 @@ export function LatePieces({ schedule }: { schedule: Schedule }) {
   return (
     <>
       {late.map(({ key: own, name, finishAt, dueAt, lateMs }) => (
-        <p
-          key={own}
-          className={css.late}
-        >{sayWith`${(<b>{name}</b>)}: done ${finishAt === null ? '' : clockTime(finishAt, now)}, due ${dueAt === null ? '' : dayName(dueAt, now)}: ${lasting(lateMs)} late.`}</p>
+        <p key={own} className={css.late}>
+          {finishAt === null
+            ? sayWith`${(<b>{name}</b>)}: due ${dayName(dueAt, now)}, at least ${lasting(lateMs)} late.`
+            : sayWith`${(<b>{name}</b>)}: done ${clockTime(finishAt, now)}, due ${dayName(dueAt, now)}: ${lasting(lateMs)} late.`}
+        </p>
       ))}
       {weighed?.of !== key && (
         <NextRow>

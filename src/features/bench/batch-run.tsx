@@ -14,7 +14,7 @@ import {
   type Schedule,
 } from '@/features/agenda';
 import { Cautions, clockTime, useNow } from '@/ui';
-import { batchTitle, counted, lowerFirst, sittingWords, stepTitle } from '@/words';
+import { batchTitle, counted, lowerFirst, sittingWords, stepTitle, remarks } from '@/words';
 import { Head, type Quick } from './head';
 import { pendingOf } from './pending';
 import { TimerStrip } from './timer-strip';
@@ -114,7 +114,13 @@ export function BatchRun({ schedule, batch, quick, onQuick }: { schedule: Schedu
                   </button>
                   <span>
                     <b>{entry.piece.name}</b>
-                    <span>{say`${stepTitle(entry.step.title)}${entry.sitting && `, ${sittingWords(entry.sitting)}`}, ${entry.minutes} min`}</span>
+                    <span>
+                      {remarks(
+                        stepTitle(entry.step.title),
+                        entry.sitting && sittingWords(entry.sitting),
+                        say`${entry.minutes} min`,
+                      )}
+                    </span>
                     {pending && (
                       <span>
                         {pending.earliestAt === null

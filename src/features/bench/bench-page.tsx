@@ -347,13 +347,13 @@ function WaitCard({
   const sooner = earlyWords(kind, entry.step.step);
   return (
     <div className={css.card} data-testid="bench-wait" aria-live="polite">
-      <p className={css.count}>{earliestAt === null ? say`Not yet` : say`It ${WAIT_WORDS[kind]}`}</p>
+      <p className={css.count}>{earliestAt === null ? say`Not yet` : WAIT_WORDS[kind]}</p>
       {earliestAt !== null && <p className={css.figure}>{clockTime(likelyAt ?? earliestAt, now)}</p>}
       <p className={css.text}>
         {earliestAt === null
           ? say`First: ${lowerFirst(stepTitle(before.title))}.`
           : `${remarks(
-              `${stepTitle(entry.step.title)} ${span((likelyAt ?? earliestAt) - now)}`,
+              `${stepTitle(entry.step.title)}: ${span((likelyAt ?? earliestAt) - now)}`,
               likelyAt !== null && likelyAt > earliestAt && say`at the earliest ${clockTime(earliestAt, now)}`,
             )}.`}
       </p>
@@ -445,9 +445,11 @@ function StepClock({ startedAt, planned, entry }: { startedAt: number | null; pl
   const now = useNow(10_000);
   if (startedAt === null)
     return (
-      <span
-        className={css.clock}
-      >{say`${entry.startAt !== null && entry.startAt > now ? say`planned ${clockTime(entry.startAt, now)}` : say`now`}, about ${planned} min`}</span>
+      <span className={css.clock}>
+        {entry.startAt !== null && entry.startAt > now
+          ? say`planned ${clockTime(entry.startAt, now)}, about ${planned} min`
+          : say`now, about ${planned} min`}
+      </span>
     );
   return (
     <span

@@ -113,7 +113,7 @@ function CheckPart({ finding, observed, onObserved }: Asking) {
       )}
       {asked.map(({ sign }) => (
         <p key={sign} className={css.asked}>
-          <span>{say`${SIGN_WORDS[sign].title} too?`}</span>
+          <span>{say`Do you see this too? ${SIGN_WORDS[sign].title}.`}</span>
           <TextButton
             onClick={() => onObserved({ ...observed, seen: [...observed.seen, sign] })}
           >{say`Yes`}</TextButton>

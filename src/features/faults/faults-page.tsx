@@ -89,8 +89,9 @@ export function FaultsPage() {
       const [one, other] = finding.together;
       return say`Two faults at once: ${lowerFirst(CAUSE_WORDS[one].title)}, and ${lowerFirst(CAUSE_WORDS[other].title)}.`;
     }
-    if (first.share >= SURE_SHARE) return say`${title}, most likely.`;
-    if (first.share >= LIKELY_SHARE && second) return say`${title}, or ${lowerFirst(CAUSE_WORDS[second.id].title)}.`;
+    if (first.share >= SURE_SHARE) return say`Most likely: ${lowerFirst(title)}.`;
+    if (first.share >= LIKELY_SHARE && second)
+      return say`Most likely: ${lowerFirst(title)}. Or else: ${lowerFirst(CAUSE_WORDS[second.id].title)}.`;
     return say`Several causes are as likely: one more sign, or the check, tells them apart.`;
   }
 }

@@ -188,4 +188,6 @@ function summary({ pieces, records, removed, mended }: Comparison): string {
 const clashWords = ({ fate, hereAt, fileAt }: ComparedPiece, now: number): string =>
   fate === 'removed'
     ? say`removed here; in the file of ${clockTime(fileAt, now)}`
-    : say`here of ${hereAt === null ? say`another time` : clockTime(hereAt, now)}, in the file of ${clockTime(fileAt, now)}`;
+    : hereAt === null
+      ? say`here of another time, in the file of ${clockTime(fileAt, now)}`
+      : say`here of ${clockTime(hereAt, now)}, in the file of ${clockTime(fileAt, now)}`;

@@ -29,7 +29,10 @@ export function useCopies() {
         const { missing } = written.value;
         if (missing.length > 0)
           notice({
-            text: say`The files of ${missing.length === 1 ? `“${missing[0]}”` : say`${missing.length} pictures`} can’t be found in this browser: the copy is without.`,
+            text:
+              missing.length === 1
+                ? say`The files of “${missing[0]}” can’t be found in this browser: the copy is without.`
+                : say`The files of ${missing.length} pictures can’t be found in this browser: the copy is without.`,
             tone: 'error',
           });
         return true;

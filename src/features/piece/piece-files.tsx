@@ -65,7 +65,10 @@ export function PieceFiles() {
     await give(new Blob([bundle.value], { type: 'application/zip' }), fileName(piece.name, 'fobbet.zip'));
     if (missing > 0)
       notice({
-        text: say`${missing === 1 ? say`One picture` : say`${missing} pictures`} of ${piece.name} can’t be found in this browser: the bundle was saved without.`,
+        text:
+          missing === 1
+            ? say`One picture of ${piece.name} can’t be found in this browser: the bundle was saved without.`
+            : say`${missing} pictures of ${piece.name} can’t be found in this browser: the bundle was saved without.`,
         tone: 'error',
       });
   };

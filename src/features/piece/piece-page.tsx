@@ -36,7 +36,7 @@ export function PiecePage({ id, station }: { id: string; station: StationId }) {
   if (loaded.state === 'unreadable')
     return (
       <Stop
-        title={say`${loaded.name ?? say`This piece`} cannot be opened`}
+        title={loaded.name === null ? say`This piece cannot be opened` : say`${loaded.name} cannot be opened`}
         text={sentenceFor(loaded.error, units)}
         data={loaded.data}
       />

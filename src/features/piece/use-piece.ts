@@ -48,7 +48,7 @@ export interface PieceAccess {
   settle: (choice: 'theirs' | 'mine' | 'later') => void;
   /** Tries again to keep what the disk had no room for; null where everything is kept. */
   retry: (() => void) | null;
-  /** A change of this window is on its way to the disk. */
+  /** A change of this window, or a step of undo or redo, is on its way to the disk. */
   saving: boolean;
 }
 
@@ -100,6 +100,7 @@ export function usePiece(id: string): Loaded {
   const unsaved = useRef<Unsaved | null>(null);
   /** Steps of undo and redo under way, and those that come next, also before the stored history is read anew. */
   const stepping = useRef(0);
+  const [isStepping, setIsStepping] = useState(false);
   const known = useRef<Marks>({ undo: null, redo: null });
 
   const history = stored?.history;
@@ -177,6 +178,7 @@ export function usePiece(id: string): Loaded {
       const follows = pending.current + stepping.current > 0;
       const named = known.current[direction];
       stepping.current++;
+      setIsStepping(true);
       inTurn(async () => {
         const mark = follows ? known.current[direction] : named;
         if (mark !== null) {
@@ -185,6 +187,7 @@ export function usePiece(id: string): Loaded {
           else report(taken);
         }
         stepping.current--;
+        setIsStepping(stepping.current > 0);
       });
     },
     [id, clock, inTurn, report],
@@ -206,7 +209,7 @@ export function usePiece(id: string): Loaded {
     () => (local?.state === 'saving' ? { undo: local.label, redo: null } : labelsOf(history)),
     [local, history],
   );
-  const saving = local?.state === 'saving';
+  const saving = local?.state === 'saving' || isStepping;
   const isUnsaved = local?.state === 'unsaved';
   useEffect(() => {
     if (!isUnsaved) return;

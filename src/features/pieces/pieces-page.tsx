@@ -10,7 +10,7 @@ import { setPath } from '@/features/shell/places';
 import { partsOf, useNewPiece, usePlannedPieces, useShelf, type PlannedPiece } from '@/features/shelf';
 import { Place, TextButton, clockTime, dayName, useNow, useUnits } from '@/ui';
 import { saveRecord } from '@/features/sheets/save-file';
-import { sentenceFor } from '@/words';
+import { sentenceFor, sentences } from '@/words';
 import type { Wording } from '@/words';
 import { printPath } from '@/features/agenda';
 import { usePutAway } from '@/features/agenda/use-put-away';
@@ -186,9 +186,10 @@ export function PiecesPage() {
           ))}
         </ul>
       )}
-      <p
-        className={css.scale}
-      >{sayWith`${(<span style={{ width: (units.system === 'inch' ? 101.6 : 100) * pxPerMm }} />)} ${units.system === 'inch' ? say`4 in` : say`10 cm`}: all pieces at one scale`}</p>
+      <p className={css.scale}>
+        <span style={{ width: (units.system === 'inch' ? 101.6 : 100) * pxPerMm }} />{' '}
+        {units.system === 'inch' ? say`4 in: all pieces at one scale` : say`10 cm: all pieces at one scale`}
+      </p>
       {unplanned.map((piece) => (
         <p
           key={piece.id}
@@ -197,11 +198,16 @@ export function PiecesPage() {
         >{sayWith`“${piece.name}” cannot be planned: it holds something that Fobbet did not foresee. It is kept as it is. ${(<TextButton onClick={() => saveRecord(piece, piece.name)}>{say`Save it as a file`}</TextButton>)}`}</p>
       ))}
       {shelf.unreadable.map(({ id, name, error, data }) => (
-        <p
-          key={id}
-          role="alert"
-          className={css.none}
-        >{sayWith`${name === null ? say`One piece` : `“${name}”`} cannot be shown. ${sentenceFor(error, units)} ${(<TextButton onClick={() => saveRecord(data, name ?? id)} testId="save-unreadable">{say`Save it as a file`}</TextButton>)}`}</p>
+        <p key={id} role="alert" className={css.none}>
+          {sentences(
+            name === null ? say`One piece cannot be shown.` : say`“${name}” cannot be shown.`,
+            sentenceFor(error, units),
+          )}{' '}
+          <TextButton
+            onClick={() => saveRecord(data, name ?? id)}
+            testId="save-unreadable"
+          >{say`Save it as a file`}</TextButton>
+        </p>
       ))}
     </Place>
   );

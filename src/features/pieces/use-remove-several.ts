@@ -4,7 +4,6 @@ import { useNotice, useReport } from '@/features/shell';
 import type { Piece } from '@/records';
 import { database, removePiece, restorePiece } from '@/storage';
 import { useClock } from '@/ui';
-import { counted } from '@/words';
 import { say } from '@/words/say';
 
 /** Several pieces into the bin, and all of them out again. */
@@ -25,7 +24,7 @@ export function useRemoveSeveral(): (pieces: readonly Pick<Piece, 'id' | 'name'>
         for (const { id } of gone) report(await restorePiece(database(), id));
       };
       notice({
-        text: say`${gone.length === 1 ? say`${first.name} was` : say`${counted(gone.length, 'piece', 'pieces')} were`} removed.`,
+        text: gone.length === 1 ? say`${first.name} was removed.` : say`${gone.length} pieces were removed.`,
         action: { label: say`Bring back`, run: () => void back() },
       });
     },

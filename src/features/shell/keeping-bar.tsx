@@ -63,6 +63,9 @@ async function worthSaying(): Promise<Word | null> {
   if (folder || since < CHANGES_TO_SAY || (madeAt !== null && now - madeAt < QUIET_MS)) return null;
   return {
     kind: 'copy',
-    says: say`${counted(since, 'change', 'changes')} ${madeAt === null ? say`and no copy yet` : say`since the last copy`}: what is kept here is kept in this browser alone.`,
+    says:
+      madeAt === null
+        ? say`${counted(since, 'change', 'changes')} and no copy yet: what is kept here is kept in this browser alone.`
+        : say`${counted(since, 'change', 'changes')} since the last copy: what is kept here is kept in this browser alone.`,
   };
 }

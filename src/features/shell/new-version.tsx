@@ -2,6 +2,7 @@
 import { Button } from '@mui/material';
 import { useService } from './service';
 import css from './unreadable-bar.module.css';
+import { sentences } from '@/words';
 import { say } from '@/words/say';
 
 const TEXTS = {
@@ -15,7 +16,7 @@ export function NewVersion() {
   if (!news) return null;
   return (
     <div role="status" className={css.bar} data-testid="new-version">
-      <p>{say`${TEXTS[news].says} What you typed is kept first; the page loads anew.`}</p>
+      <p>{sentences(TEXTS[news].says, say`What you typed is kept first; the page loads anew.`)}</p>
       <Button size="small" variant="outlined" onClick={take}>
         {TEXTS[news].does}
       </Button>

@@ -18,7 +18,11 @@ export function PurgeDialog({
     <Dialog open onClose={onClose}>
       <DialogTitle component="h2">{say`Remove it for good?`}</DialogTitle>
       <DialogContent>
-        <DialogContentText>{say`${full ? say`The browser’s storage is full, so ${name} can’t be kept in the bin for 30 days. Removed for good, it makes room: its` : say`${name} can’t be had back then. Its`} steps of undo and the pictures that no other piece uses go with it.`}</DialogContentText>
+        <DialogContentText>
+          {full
+            ? say`The browser’s storage is full, so ${name} can’t be kept in the bin for 30 days. Removed for good, it makes room: its steps of undo and the pictures that no other piece uses go with it.`
+            : say`${name} can’t be had back then. Its steps of undo and the pictures that no other piece uses go with it.`}
+        </DialogContentText>
       </DialogContent>
       <DialogActions>
         <Button onClick={onClose}>{say`Keep it`}</Button>

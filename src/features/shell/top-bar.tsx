@@ -67,7 +67,9 @@ export function TopBar() {
           title={say`Units (U)`}
           className={css.units}
           onClick={flipUnits}
-          aria-label={say`cm in: units, in use: ${settings.unitSystem === 'inch' ? say`inches` : say`centimetres`}`}
+          aria-label={
+            settings.unitSystem === 'inch' ? say`cm in: units, in use: inches` : say`cm in: units, in use: centimetres`
+          }
         >
           <span data-on={settings.unitSystem === 'metric'}>{say`cm`}</span>{' '}
           <span data-on={settings.unitSystem === 'inch'}>{say`in`}</span>

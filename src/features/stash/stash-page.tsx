@@ -134,9 +134,11 @@ export function StashPage() {
   function answer(): string {
     if (!schedule) return say`Counting …`;
     if (needs.length === 0) return say`No planned piece needs anything.`;
-    const counted = lacking.filter(({ left }) => left !== null);
-    if (counted.length > 0)
-      return say`${counted[0]!.name} runs out: ${units.volume(counted[0]!.lacking)} short for ${counted[0]!.pieces.length === 1 ? counted[0]!.pieces[0] : say`${counted[0]!.pieces.length} pieces`}.`;
+    const short = lacking.find(({ left }) => left !== null);
+    if (short)
+      return short.pieces.length === 1
+        ? say`${short.name} runs out: ${units.volume(short.lacking)} short for ${short.pieces[0]}.`
+        : say`${short.name} runs out: ${units.volume(short.lacking)} short for ${short.pieces.length} pieces.`;
     return lacking.length > 0
       ? say`${lacking.length} materials are needed that are not in the stash.`
       : say`All planned pieces are covered.`;

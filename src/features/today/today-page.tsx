@@ -20,7 +20,7 @@ import { AtAnHour } from './at-an-hour';
 import { AtTheDesk } from './at-the-desk';
 import { Rack } from './rack';
 import css from './today.module.css';
-import { batchTitle, counted, listOf, lowerFirst, sittingWords, stepTitle, upperFirst } from '@/words';
+import { batchTitle, counted, listOf, lowerFirst, sittingWords, stepTitle, upperFirst, remarks } from '@/words';
 import { say } from '@/words/say';
 import { sayWith } from '@/ui/say-with';
 
@@ -87,16 +87,16 @@ function AssumedHours({ schedule: { agenda, change, entries } }: { schedule: Sch
     <p
       className={css.assumed}
       data-testid="assumed-hours"
-    >{sayWith`Planned as if your hands were free ${hoursInWords(agenda.weekly)}. ${(<TextButton onClick={() => void change({ hoursSaid: true })}>{say`That is right`}</TextButton>)} or ${(<Link href="/ahead#hours">{say`say your hours`}</Link>)}.`}</p>
+    >{sayWith`Planned as if your hands were free so: ${hoursInWords(agenda.weekly)}. ${(<TextButton onClick={() => void change({ hoursSaid: true })}>{say`That is right`}</TextButton>)} or ${(<Link href="/ahead#hours">{say`say your hours`}</Link>)}.`}</p>
   );
 }
 
-/** "18:00–21:00 on working days, 10:00–18:00 at weekends"; the days that are like each other together. */
+/** "working days 18:00–21:00, weekends 10:00–18:00"; the days that are like each other together. */
 function hoursInWords(weekly: Schedule['agenda']['weekly']): string {
   const [weekend, ...days] = [weekly[6] ?? [], ...weekly.slice(1, 6)].map(
     (spans) => formatHours(spans) || say`not at all`,
   );
-  return say`${days[0]} on working days and ${weekend} at weekends`;
+  return remarks(say`working days ${days[0]}`, say`weekends ${weekend}`);
 }
 
 /** Every piece is finished: said so, with what comes next. */
@@ -105,7 +105,11 @@ function AllFinished({ count }: { count: number }) {
   return (
     <Place title={say`Today`} className={css.page}>
       <div className={css.hands} data-testid="all-finished">
-        <Answer>{say`${count === 1 ? say`Your piece is finished` : say`All ${count} pieces are finished`}: nothing waits for your hands.`}</Answer>
+        <Answer>
+          {count === 1
+            ? say`Your piece is finished: nothing waits for your hands.`
+            : say`All ${count} pieces are finished: nothing waits for your hands.`}
+        </Answer>
         <p
           className={css.quiet}
         >{sayWith`Begin the next one, or look at what you ${(<Link href="/pieces">{say`made`}</Link>)} and noted for it.`}</p>
@@ -227,10 +231,12 @@ function Late({ schedule }: { schedule: Schedule }) {
   return (
     <section data-testid="late-today">
       {late.map(({ key, name, finishAt, dueAt }) => (
-        <p
-          key={key}
-          className={css.late}
-        >{sayWith`${(<b>{name}</b>)} is done ${finishAt === null ? say`late` : dayName(finishAt, now)}, due ${dueAt === null ? '' : dayName(dueAt, now)}. ${(<Link href="/ahead">{say`What would help`}</Link>)}`}</p>
+        <p key={key} className={css.late}>
+          {finishAt === null
+            ? sayWith`${(<b>{name}</b>)} will be late, due ${dayName(dueAt, now)}.`
+            : sayWith`${(<b>{name}</b>)} is done ${dayName(finishAt, now)}, due ${dayName(dueAt, now)}.`}{' '}
+          <Link href="/ahead">{say`What would help`}</Link>
+        </p>
       ))}
     </section>
   );

@@ -9,10 +9,15 @@ import { say } from '@/words/say';
 /** A piece whose page stopped, by its name, with the piece as a file. */
 export function PieceTrouble({ id, message, onRetry }: { id: string; message: string; onRetry: () => void }) {
   const stored = useLiveQuery(() => database().pieces.get(id), [id]);
-  const name = stored?.name ?? say`This piece`;
   return (
-    <PlaceTrouble title={say`${name} cannot be shown`} message={message} onRetry={onRetry}>
-      {stored && <Button variant="outlined" onClick={() => saveRecord(stored, name)}>{say`Save it as a file`}</Button>}
+    <PlaceTrouble
+      title={stored ? say`${stored.name} cannot be shown` : say`This piece cannot be shown`}
+      message={message}
+      onRetry={onRetry}
+    >
+      {stored && (
+        <Button variant="outlined" onClick={() => saveRecord(stored, stored.name)}>{say`Save it as a file`}</Button>
+      )}
     </PlaceTrouble>
   );
 }

@@ -1,7 +1,7 @@
 'use client';
 import { Button } from '@mui/material';
 import { useState } from 'react';
-import { COLDEST_FILM_C, DAMPEST_PERCENT, vapourPressureDeficitKpa, type WaitRule } from '@/core/cure';
+import { COLDEST_FILM_C, DAMPEST_PERCENT, vapourPressureDeficitKpa, type WaitRule, type Wetness } from '@/core/cure';
 import { formatDuration } from '@/words/figures';
 import { stageOptics } from '@/core/render';
 import type { PiecePlan } from '@/core/stations';
@@ -21,7 +21,6 @@ import {
   Part,
   PercentField,
   TemperatureField,
-  WETNESS_WORDS,
   WetnessMark,
   clockTime,
   afterTime,
@@ -173,7 +172,7 @@ export function CureStation() {
           caption={
             times ? (
               <Marked>
-                <WetnessMark wetness={times.wetness} /> {say`${WETNESS_WORDS[times.wetness]} under its paper.`}
+                <WetnessMark wetness={times.wetness} /> {UNDER_PAPER[times.wetness]}
               </Marked>
             ) : (
               say`The print under its paper, drying.`
@@ -295,6 +294,14 @@ export function CureStation() {
     return say`Start rubbing ${afterTime(times.likelyAt, now)}, ${span(times.likelyAt - now)}.`;
   }
 }
+
+const UNDER_PAPER: Readonly<Record<Wetness, string>> = {
+  wet: say`wet under its paper`,
+  tacky: say`tacky under its paper`,
+  dry: say`dry under its paper, not cured`,
+  cured: say`cured under its paper`,
+  sealed: say`sealed`,
+};
 
 /** What the coat lies on: the bare stuff, or what has closed it. */
 function groundText({ surface: { record, ground }, method: { binder } }: PiecePlan): string {

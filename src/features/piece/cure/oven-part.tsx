@@ -2,7 +2,7 @@
 import { Note, Part, useUnits } from '@/ui';
 import { useOpenPiece } from '../piece-context';
 import css from './cure.module.css';
-import { OVEN_REFUSALS, OVEN_WORDS } from '@/words';
+import { OVEN_REFUSALS, OVEN_WORDS, sentences } from '@/words';
 import { say } from '@/words/say';
 
 /** Drying in a gentle oven: which cycles the piece can take, and why not. */
@@ -23,7 +23,9 @@ export function OvenPart() {
             : say`not used`
       }
     >
-      {able.length === 0 && refusals[0] && <Note>{say`Not for this piece. ${OVEN_REFUSALS[refusals[0]]}`}</Note>}
+      {able.length === 0 && refusals[0] && (
+        <Note>{sentences(say`Not for this piece.`, OVEN_REFUSALS[refusals[0]])}</Note>
+      )}
       {able.length > 0 && (
         <ul className={css.ovens}>
           {plan.cure.ovens.map(({ cycle, refusal }) => (

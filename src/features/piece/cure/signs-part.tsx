@@ -45,7 +45,11 @@ export function SignsPart() {
         </Note>
       ))}
       {Math.abs(share - 1) > 0.005 && (
-        <Note>{say`By these it needs ${share > 1 ? say`${Math.round((share - 1) * 100)} % longer` : say`${Math.round((1 - share) * 100)} % less`} than the record says.`}</Note>
+        <Note>
+          {share > 1
+            ? say`By these it needs ${Math.round((share - 1) * 100)} % longer than the record says.`
+            : say`By these it needs ${Math.round((1 - share) * 100)} % less than the record says.`}
+        </Note>
       )}
     </Part>
   );

@@ -9,7 +9,7 @@ import { useOpenPiece } from '../piece-context';
 import { rectOf } from './rect-of';
 import { SheetDrawing } from './sheet';
 import { TurnButton } from './turn-button';
-import { SURFACE_WORDS, specimenWords } from '@/words';
+import { SURFACE_WORDS, specimenWords, remarks } from '@/words';
 import { useTone } from '../tone-context';
 import css from './drawings.module.css';
 import { say } from '@/words/say';
@@ -72,7 +72,11 @@ function Landed({ optics, overlay, caption, painted = false, actions, grips = fa
         </>
       }
       caption={blank ? caption : say`The blank is not measured yet: this is a stand-in.`}
-      label={say`${piece.name}: ${plan.surface.record ? SURFACE_WORDS[plan.surface.record.id].name : say`blank`}, ${blank ? units.size(size.widthMm, size.heightMm) : say`size unknown`}, as it lands`}
+      label={say`${piece.name}: ${remarks(
+        plan.surface.record ? SURFACE_WORDS[plan.surface.record.id].name : say`blank`,
+        blank ? units.size(size.widthMm, size.heightMm) : say`size unknown`,
+        say`as it lands`,
+      )}`}
     >
       {(scale) => (
         <g>

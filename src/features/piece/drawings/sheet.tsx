@@ -22,6 +22,7 @@ import { TurnButton } from './turn-button';
 import { SHEET_WORDS } from '@/words/sheet';
 import { useTone } from '../tone-context';
 import css from './drawings.module.css';
+import { remarks, counted } from '@/words';
 import { say } from '@/words/say';
 
 /** The page as it comes out of the printer: mirrored, with its marks and check bar. */
@@ -56,7 +57,7 @@ export function SheetDrawing() {
           <TurnButton />
         </>
       }
-      label={say`${piece.name}: ${sort.name} page as printed, ${way}`}
+      label={say`${piece.name}: ${remarks(say`${sort.name} page as printed`, way)}`}
       caption={
         layout && pack
           ? captionOf()
@@ -110,16 +111,14 @@ export function SheetDrawing() {
   function captionOf(): string {
     if (!layout || !pack) return '';
     const { tile } = layout.places[0]!;
-    if (!many)
-      return orientation === 'landscape'
-        ? say`As printed: ${way}, ${sort.name} landscape, ${units.size(page.widthMm, page.heightMm)}.`
-        : say`As printed: ${way}, ${sort.name} portrait, ${units.size(page.widthMm, page.heightMm)}.`;
+    const laid = orientation === 'landscape' ? say`${sort.name} landscape` : say`${sort.name} portrait`;
+    if (!many) return say`As printed: ${remarks(way, laid, units.size(page.widthMm, page.heightMm))}.`;
     const which =
       pack.columns * pack.rows > 1 && layout.places.length === 1
         ? say`column ${tile.column + 1}, row ${tile.row + 1}`
         : layout.places.length === 1
           ? way
-          : say`${layout.places.length} prints, ${way}`;
+          : remarks(counted(layout.places.length, 'print', 'prints'), way);
     return say`Page ${index + 1} of ${pack.pages.length}, as printed: ${which}.`;
   }
 }

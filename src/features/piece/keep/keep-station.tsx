@@ -35,7 +35,7 @@ import { useTakePicture } from '../use-take-picture';
 import { saveCareCard } from './save-care-card';
 import { PicturePick } from '../picture/picture-pick';
 import css from './keep.module.css';
-import { CAUSE_WORDS, FAULT_REMEDY_WORDS, careLabel, remarks, counted } from '@/words';
+import { CAUSE_WORDS, FAULT_REMEDY_WORDS, careLabel, remarks, counted, sentences } from '@/words';
 import { say } from '@/words/say';
 import { sayWith } from '@/ui/say-with';
 
@@ -203,7 +203,14 @@ export function KeepStation() {
             </TableBody>
           </Table>
         )}
-        <Note>{say`In your own currency. ${plan.keep.cost.unknown.length > 0 ? say`Not counted: ${plan.keep.cost.unknown.map((item) => COSTS[item].toLowerCase()).join(', ')}.` : say`Binder and sealer by their share of the bottle.`}`}</Note>
+        <Note>
+          {sentences(
+            say`In your own currency.`,
+            plan.keep.cost.unknown.length > 0
+              ? say`Not counted: ${plan.keep.cost.unknown.map((item) => COSTS[item].toLowerCase()).join(', ')}.`
+              : say`Binder and sealer by their share of the bottle.`,
+          )}
+        </Note>
       </Part>
       <CareLabel />
       <LastPhotoNote />

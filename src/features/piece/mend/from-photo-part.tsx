@@ -3,7 +3,7 @@ import { useMemo } from 'react';
 import { mixesFor } from '@/core/advice';
 import { useStash } from '@/features/at-hand';
 import { Note, Part, useUnits } from '@/ui';
-import { STOP_POINT_WORDS, listOf, mixDoubt, mixWords, wayOutWords } from '@/words';
+import { STOP_POINT_WORDS, listOf, mixDoubt, mixWords, wayOutWords, sentences } from '@/words';
 import type { ReadHoles } from './use-holes';
 import css from './mend.module.css';
 import { say } from '@/words/say';
@@ -55,7 +55,15 @@ export function FromPhotoPart({ read: { holes, stop } }: { read: ReadHoles }) {
       {inMixes < holes.length && (
         <Note>{say`${holes.length - inMixes} more are small, and of other colours: dab them.`}</Note>
       )}
-      <Note>{say`The upper half of a patch is the picture’s colour there, the lower half what the mix gives. Thin it with water, dab it on, and let it dry 30 to 60 min. ${pigments.length < 4 ? say`Mixed from a small set of usual pigments: put your own paints into the stash.` : say`Mixed from the paints in your stash.`}`}</Note>
+      <Note>
+        {sentences(
+          say`The upper half of a patch is the picture’s colour there, the lower half what the mix gives.`,
+          say`Thin it with water, dab it on, and let it dry 30 to 60 min.`,
+          pigments.length < 4
+            ? say`Mixed from a small set of usual pigments: put your own paints into the stash.`
+            : say`Mixed from the paints in your stash.`,
+        )}
+      </Note>
     </Part>
   );
 }

@@ -5,7 +5,7 @@ import { frameStrips, type Wear, type WearPlace } from '@/core/mend';
 import { baseCoatById } from '@/core/craft';
 import { useStash } from '@/features/at-hand';
 import { ChoiceField, Fields, LengthField, Note, Part, PercentField, TextButton, useUnits } from '@/ui';
-import { WEAR_NAMES, mixWords, sentences } from '@/words';
+import { WEAR_NAMES, mixWords, sentences, wearWanted } from '@/words';
 import { ColourField } from '../surface/colour-field';
 import { useOpenPiece } from '../piece-context';
 import type { ReadHoles } from './use-holes';
@@ -52,7 +52,7 @@ export function LooksPart({ read, rim }: { read: ReadHoles | null; rim: { colour
             <ChoiceField
               label={say`Where`}
               value={wear.where}
-              options={PLACES.map((id) => ({ id, name: WEAR_NAMES[id].name }))}
+              options={PLACES.map((id) => ({ id, name: WEAR_NAMES[id] }))}
               onCommit={(where) => setWear({ where })}
             />
           )}
@@ -105,11 +105,18 @@ export function LooksPart({ read, rim }: { read: ReadHoles | null; rim: { colour
   }
 
   function wearWords({ share, where }: Wear, areaMm2: number): string {
-    const wanted = say`${units.area(share * areaMm2)} ${WEAR_NAMES[where].where}, drawn as specks: 320 grit or steel wool, dry, with a mask.`;
+    const wanted = wearWanted(where, units.area(share * areaMm2));
     if (!read) return wanted;
     const now = wornShare(read.reading);
     const more = Math.max(0, share - now.share);
-    return say`${wanted} The last photo shows ${(now.share * 100).toFixed(1)} % worn, ${Math.round(now.atEdges * 100)} % of that at the edges: ${more > 0 ? say`${units.area(more * areaMm2)} more to go.` : say`it is there already.`}`;
+    const worn = `${(now.share * 100).toFixed(1)} %`;
+    const atEdges = `${Math.round(now.atEdges * 100)} %`;
+    return sentences(
+      wanted,
+      more > 0
+        ? say`The last photo shows ${worn} worn, ${atEdges} of that at the edges: ${units.area(more * areaMm2)} more to go.`
+        : say`The last photo shows ${worn} worn, ${atEdges} of that at the edges: it is there already.`,
+    );
   }
 }
 

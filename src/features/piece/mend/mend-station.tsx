@@ -148,6 +148,9 @@ export function MendStation() {
     if (read && read.holes.length > 0)
       return say`${counted(read.holes.length, 'hole', 'holes')} to paint in, about ${Math.round(sum(read.holes.map(({ minutes }) => minutes)))} min of hands.`;
     if (left.length === 0) return say`Look it over once more, then seal.`;
-    return say`${left.length === 1 ? say`One thing is` : say`${left.length} things are`} usual here: ${REPAIR_WORDS[left[0]!.id].inText} first.`;
+    const first = REPAIR_WORDS[left[0]!.id].inText;
+    return left.length === 1
+      ? say`One thing is usual here: ${first} first.`
+      : say`${left.length} things are usual here: ${first} first.`;
   }
 }

@@ -167,7 +167,7 @@ export function MethodStation() {
           {ways.flatMap(({ candidate }) =>
             candidate.conditions.map((condition) => (
               <li key={`${methodName(candidate)} ${condition}`} className={css.condition}>
-                {wayName(candidate)}: {CONDITION_WORDS[condition]}
+                <b>{wayName(candidate)}.</b> {CONDITION_WORDS[condition]}
               </li>
             )),
           )}
@@ -432,7 +432,9 @@ function CandidateRow({
           {SCHOOL_NAMES[school.id].name}. {essenceOf(candidate)}
         </p>
         {conditions.map((condition) => (
-          <p key={condition} className={css.condition}>{say`Works – ${CONDITION_WORDS[condition]}`}</p>
+          <p key={condition} className={css.condition}>
+            {CONDITION_WORDS[condition]}
+          </p>
         ))}
         <WhyPoints candidate={candidate} />
       </div>

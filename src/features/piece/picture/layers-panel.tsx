@@ -139,7 +139,7 @@ export function LayersPanel({ onTouch }: { onTouch: () => void }) {
           )}
           <IconButton
             size="small"
-            aria-label={say`Remove ${layer.kind === 'text' ? layer.text : say`the picture`}`}
+            aria-label={layer.kind === 'text' ? say`Remove ${layer.text}` : say`Remove the picture`}
             onClick={() => remove(layer.id)}
           >
             <Trash2 size={16} />

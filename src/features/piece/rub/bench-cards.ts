@@ -4,7 +4,7 @@ import { formatDuration } from '@/words/figures';
 import { judgePiece, readKept } from '@/core/inspect';
 import type { RubPlan, WorkMap } from '@/core/rub';
 import type { Job } from '@/core/stations';
-import { HAND_STEPS, WATER_WORDS, areaWords, lowerFirst, sectionPlace, stepTitle, type Wording } from '@/words';
+import { HAND_STEPS, WATER_WORDS, areaWords, sectionPlace, stepTitle, type Wording, sentences } from '@/words';
 import { card, cardTimer, type BenchCard, type BenchCards } from '../station-feature';
 import { say } from '@/words/say';
 
@@ -23,7 +23,7 @@ function rubbingCards(pass: RubPlan['passes'][number], map: WorkMap | null): Ben
     return [
       card(
         'rub',
-        say`${ROLL} Don’t stay on one spot.`,
+        sentences(ROLL, say`Don’t stay on one spot.`),
         say`${pass.minutes} min`,
         cardTimer(say`Rub, pass ${pass.number}`, pass.minutes),
       ),
@@ -36,7 +36,8 @@ function rubbingCards(pass: RubPlan['passes'][number], map: WorkMap | null): Ben
       at > 0 && section.sitting !== sections[at - 1]?.sitting && say`A new sitting: wet it anew.`,
       next &&
         say`Lay the damp cloth on section ${next.number}, ${sectionPlace(next.box, map.box)}: it softens meanwhile.`,
-      say`Section ${section.number}, ${sectionPlace(section.box, map.box)}: ${lowerFirst(ROLL)}`,
+      say`Section ${section.number}, ${sectionPlace(section.box, map.box)}.`,
+      ROLL,
       section.darkShare > MOSTLY && say`It is dark: haze stays here longest.`,
       section.feelShare > MOSTLY && say`It is light: feel for paper that you can’t see.`,
     ].filter(Boolean);
@@ -61,7 +62,7 @@ function areaCards({ rub: { readings, done } }: Job, units: Wording): BenchCard[
     const minutes = Math.max(1, Math.round(area.minutes));
     return card(
       `area-${at + 1}`,
-      say`Only here: ${areaWords(area, units)}. ${ROLL} Leave the rest alone.`,
+      sentences(say`Only here: ${areaWords(area, units)}.`, ROLL, say`Leave the rest alone.`),
       say`${at + 1} of ${Math.min(MOST_AREAS, hazy.length)}, ${minutes} min`,
       cardTimer(say`Rub area ${at + 1}`, minutes),
     );

@@ -12,6 +12,7 @@ import {
   lowerFirst,
   stepTitle,
   counted,
+  sentences,
 } from '@/words';
 import { formatDuration } from '@/words/figures';
 import { runSteps } from '@/core/plan';
@@ -76,7 +77,7 @@ export function RubStation() {
   if (planned && plan.method.binder && plan.surface.print && total > 0) {
     reasons.push({
       figure: `${planned.passes.length}`,
-      text: say`passes; ${planned.usual.min === planned.usual.max ? planned.usual.min : say`${planned.usual.min} to ${planned.usual.max}`} are usual for ${BINDER_WORDS[plan.method.binder.id].inText}`,
+      text: usualWords(planned.usual, BINDER_WORDS[plan.method.binder.id].inText),
       overruled: rub.passes !== null,
     });
     if (planned.extraForPaper > 0)
@@ -193,7 +194,13 @@ export function RubStation() {
               >{say`Rub once more after all`}</TextButton>
             </NextRow>
           )}
-          <Note>{say`${WATER_WORDS[planned.water].rule} Brush the rolls aside. Staying on one spot rubs a hole.`}</Note>
+          <Note>
+            {sentences(
+              WATER_WORDS[planned.water].rule,
+              say`Brush the rolls aside.`,
+              say`Staying on one spot rubs a hole.`,
+            )}
+          </Note>
           <details className={css.signs}>
             <summary>{say`What the paper says`}</summary>
             <ul>
@@ -253,7 +260,7 @@ export function RubStation() {
     if (school?.sealsItself) return say`It is on. A decal needs no mending and no sealer.`;
     const waits =
       dryAt !== null && now < dryAt ? say`Let it dry until ${clockTime(dryAt, now)}, then mend.` : say`Mend it next.`;
-    return school?.removal === 'rub' ? say`Rubbed clear. ${waits}` : say`The picture is free. ${waits}`;
+    return sentences(school?.removal === 'rub' ? say`Rubbed clear.` : say`The picture is free.`, waits);
   }
 
   function offAnswer(): string {
@@ -267,7 +274,10 @@ export function RubStation() {
     if (!planned) return say`Passes follow from the binder, the paper and the size.`;
     if (finished) return finishedAnswer();
     if (early && plan.cure.clock)
-      return say`Not yet: start ${afterTime(plan.cure.clock.likelyAt, now)}. ${total > 0 ? say`Rubbed wet, the toner comes off.` : say`Too soon, the picture stays behind.`}`;
+      return sentences(
+        say`Not yet: start ${afterTime(plan.cure.clock.likelyAt, now)}.`,
+        total > 0 ? say`Rubbed wet, the toner comes off.` : say`Too soon, the picture stays behind.`,
+      );
     if (total === 0) return offAnswer();
     if (done === 0)
       return piece.lay.laidAt === null
@@ -279,6 +289,9 @@ export function RubStation() {
     return say`Look for milky patches, then rub pass ${done + 1} of ${total}.`;
   }
 }
+
+const usualWords = ({ min, max }: { min: number; max: number }, binder: string): string =>
+  min === max ? say`passes; ${min} are usual for ${binder}` : say`passes; ${min} to ${max} are usual for ${binder}`;
 
 function PassMinutes({
   number,

@@ -25,7 +25,7 @@ export function WorkPart({ map, removal, later }: { map: WorkMap; removal: Remov
   return (
     <Part
       title={say`The map of the work`}
-      folded={say`${counted(map.sections.length, 'section', 'sections')}, ${CORNER_WORDS[map.startAt]} first`}
+      folded={remarks(counted(map.sections.length, 'section', 'sections'), say`begin: ${CORNER_WORDS[map.startAt]}`)}
     >
       <ul className={css.map}>
         {(['haze-stays', 'feel-here'] as const)
@@ -39,8 +39,8 @@ export function WorkPart({ map, removal, later }: { map: WorkMap; removal: Remov
       </ul>
       <Note>
         {map.isLightest
-          ? say`Begin ${CORNER_WORDS[map.startAt]}: it is this picture’s lightest corner, where a fault shows least.`
-          : say`Begin ${CORNER_WORDS[map.startAt]}, or in a light corner if this picture has one.`}
+          ? say`Begin in this corner: ${CORNER_WORDS[map.startAt]}. It is this picture’s lightest, where a fault shows least.`
+          : say`Begin in this corner: ${CORNER_WORDS[map.startAt]}. If this picture has a light one, begin there instead.`}
       </Note>
       {map.sections.length > 1 && (
         <ol className={css.sections} data-testid="sections">

@@ -26,19 +26,29 @@ function heatCards({ method: { print } }: Job, units: Wording): BenchCard[] {
   ];
 }
 
+function printWords(pages: number, mirrored: boolean): string {
+  if (mirrored)
+    return pages === 1
+      ? say`Print the page at 100 %, on toner, mirrored: lettering must read backwards.`
+      : say`Print all ${pages} pages at 100 %, on toner, mirrored: lettering must read backwards.`;
+  return pages === 1
+    ? say`Print the page at 100 %, on paper, the right way round.`
+    : say`Print all ${pages} pages at 100 %, on paper, the right way round.`;
+}
+
 function printCards(
   { sheet: { pack }, surface: { print }, method: { mirrored } }: PiecePlan,
   units: Wording,
 ): BenchCard[] {
   const pages = pack?.ok ? pack.value.pages.length : 1;
   const size = print ? units.size(print.rect.widthMm, print.rect.heightMm) : null;
-  const what = pages === 1 ? say`the page` : say`all ${pages} pages`;
-  const how = mirrored ? say`toner, mirrored: lettering must read backwards` : say`paper, the right way round`;
   return [
-    card('print', say`Print ${what} at 100 %, on ${how}.`, counted(pages, 'page', 'pages')),
+    card('print', printWords(pages, mirrored), counted(pages, 'page', 'pages')),
     card(
       'measure',
-      say`Measure the ${units.system === 'inch' ? say`4 in` : say`100 mm`} bar, and the print across. If either is off, don’t lay it.`,
+      units.system === 'inch'
+        ? say`Measure the 4 in bar, and the print across. If either is off, don’t lay it.`
+        : say`Measure the 100 mm bar, and the print across. If either is off, don’t lay it.`,
       size,
     ),
     card('trim', say`Trim along the cut line with knife and metal ruler, so that no white rim is left.`),

@@ -174,7 +174,9 @@ function MotifRow() {
       </Button>
       <Note>
         {known
-          ? say`${known.rings.length === 1 ? say`One outline` : say`${known.rings.length} outlines`} found.`
+          ? known.rings.length === 1
+            ? say`One outline found.`
+            : say`${known.rings.length} outlines found.`
           : say`For a motif on white.`}
       </Note>
     </NextRow>

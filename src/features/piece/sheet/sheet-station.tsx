@@ -312,7 +312,7 @@ export function SheetStation() {
         <Part title={say`Check the print`}>
           <Fields>
             <BarField
-              label={say`The ${units.system === 'inch' ? say`4 in` : say`100 mm`} bar measures`}
+              label={units.system === 'inch' ? say`The 4 in bar measures` : say`The 100 mm bar measures`}
               value={sheet.barMeasuredMm}
               minMm={50}
               maxMm={150}
@@ -343,13 +343,23 @@ export function SheetStation() {
                 <Note>
                   {bar.good
                     ? say`The printer is true to size.`
-                    : say`The printer makes everything ${bar.scalePercent.toFixed(1)} % of its size: this print is ${units.length(Math.abs(bar.printErrorMm))} too ${bar.printErrorMm < 0 ? say`short` : say`long`}. Print again at 100 %, with “fit to page” off.`}
+                    : sentences(
+                        say`The printer makes everything ${bar.scalePercent.toFixed(1)} % of its size.`,
+                        bar.printErrorMm < 0
+                          ? say`This print is ${units.length(-bar.printErrorMm)} too short.`
+                          : say`This print is ${units.length(bar.printErrorMm)} too long.`,
+                        say`Print again at 100 %, with “fit to page” off.`,
+                      )}
                 </Note>
               </Wide>
             )}
           </Fields>
           {print?.formed.blocks.some((block) => block.cut !== null) && (
-            <Note>{say`The thin red line is where to ${sheet.form.edge === 'torn' ? say`tear: wet it with a fine brush, then pull` : say`cut`}, with openings; fold at the dashes.`}</Note>
+            <Note>
+              {sheet.form.edge === 'torn'
+                ? say`The thin red line is where to tear, with openings: wet it with a fine brush, then pull. Fold at the dashes.`
+                : say`The thin red line is where to cut, with openings; fold at the dashes.`}
+            </Note>
           )}
           {tiled && (
             <Note>
