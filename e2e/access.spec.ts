@@ -207,7 +207,7 @@ test('what is read aloud: one heading for each station, its answer live, the dra
   await expect(main.getByRole('heading', { level: 1 })).toHaveText(['Viaduct at dusk: Lay']);
   await expect(main.getByRole('heading', { level: 2 }).first()).toHaveText(/^Pour .+ and lay within \d+ min\.$/);
   const words = page.getByTestId('in-words').getByRole('listitem');
-  await expect(words.first()).toHaveText(/^The blank, .+, is .+ wide, .+ high\.$/);
+  await expect(words.first()).toHaveText(/^The blank, .+: .+ wide, .+ high\.$/);
   await expect(words.filter({ hasText: /^The print:/ })).toHaveCount(1);
   await expect(words.filter({ hasText: /strokes outwards: / })).not.toHaveCount(0);
   await expect(

@@ -10,7 +10,7 @@ test('from a station to the likely cause: signs, the record, a check; what is pr
   await page.getByTestId('sign-veil').click();
   const first = page.getByTestId('fault-cause').first();
   await expect(first).toHaveAttribute('data-cause', 'paper-left');
-  await expect(page.getByTestId('answer')).toContainText('Paper is left in it');
+  await expect(page.getByTestId('answer')).toContainText('Most likely: paper is left in it');
 
   // A check that speaks against it changes the order at once, and can be taken back.
   await page.getByTestId('fault-check').getByRole('button', { name: 'It stays' }).click();

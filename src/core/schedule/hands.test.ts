@@ -1,12 +1,17 @@
 import {
   batchesOf,
+  benchOf,
   checkSchedule,
   endOf,
   nothingPlaced,
+  outcomeOf,
+  placeByKeys,
+  placeInTime,
   repairSchedule,
   searchSchedule,
   shelfRoom,
   type Instance,
+  type Placed,
   type Task,
 } from './index';
 
@@ -46,6 +51,39 @@ const placed = (of: Instance) => {
   expect(checkSchedule(of, found.placed)).toEqual([]);
   return found.placed;
 };
+
+describe('short waits', () => {
+  const drying = { minMinutes: 15, maxMinutes: null, drying: null, place: 'bench', room: 1, heat: null } as const;
+  const of = instance(
+    [0, 1, 2].flatMap((piece) => [
+      task(piece, { minutes: 20, wait: drying }),
+      task(piece, { minutes: 20, after: [piece * 2] }),
+    ]),
+  );
+  const inOrder = of.tasks.map((_, index) => index);
+  const lastEnd = (at: Placed | null) => Math.max(...of.tasks.map((_, index) => (at ? endOf(of, at, index) : NaN)));
+
+  it('of one piece are filled by the next where the plan is made through time', () => {
+    const bench = benchOf(of);
+    expect(lastEnd(placeByKeys(bench, inOrder))).toBe(3 * (20 + 15 + 20));
+    // Nothing is left to fill the last one's wait with.
+    expect(lastEnd(placeInTime(bench, inOrder))).toBe(6 * 20 + 15);
+    expect(lastEnd(placed(of))).toBe(6 * 20 + 15);
+  });
+
+  it('a plan that is seen to cost too much is given up, one that does not is made', () => {
+    const bench = benchOf(of);
+    const { cost } = outcomeOf(bench, placeInTime(bench, inOrder)!);
+    expect(placeInTime(bench, inOrder, cost - 1)).toBeNull();
+    expect(placeInTime(bench, inOrder, cost)).not.toBeNull();
+  });
+
+  it('what finds no room is left, and what follows it', () => {
+    const tight = instance([...of.tasks.slice(0, 2), task(1, { minutes: 500 }), task(1, { after: [2] })]);
+    const at = placeInTime(benchOf(tight), [0, 1, 2, 3])!;
+    expect([...at.who]).toEqual([1, 1, 0, 0]);
+  });
+});
 
 describe('what is got ready once', () => {
   const prints = [0, 1, 2, 3].map((piece) => task(piece, { minutes: 5, setUp: { kind: 0, minutes: 10 } }));

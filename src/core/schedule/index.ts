@@ -15,7 +15,7 @@ export {
 } from './instance';
 export { batchesOf } from './batches';
 export { benchOf } from './bench';
-export { OWN, outcomeOf, placeByKeys } from './placing';
+export { OWN, outcomeOf, placeByKeys, placeInTime } from './placing';
 export { searchSchedule, triesFor } from './search';
 export { asLateAsSafe } from './later';
 export { checkSchedule, type Violation } from './check';

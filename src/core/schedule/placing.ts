@@ -114,17 +114,33 @@ export class Placing {
 
   /** Places a step, and those tied to it, from a minute on. False where there is no place within the windows. */
   placeFrom(index: number, from: number): boolean {
-    const chain = this.chainOf(index);
-    if (chain.length === 1 && this.bench.tied[index] < 0) {
-      const spot = this.earliestOf(index, from);
-      if (!spot) return false;
-      this.book(index, spot);
-      return true;
+    const spots = this.spotsFrom(index, from);
+    if (spots) this.bookChain(index, spots);
+    return spots !== null;
+  }
+
+  /** Where a step, and those tied to it, stand at their earliest from a minute on; null for nowhere. */
+  spotsFrom(index: number, from: number): Spot[] | null {
+    if (this.bench.tied[index] >= 0) return this.earliestChain(this.chainOf(index), from);
+    const spot = this.earliestOf(index, from);
+    return spot && [spot];
+  }
+
+  /** Books a step and those tied to it where `spotsFrom` found them. */
+  bookChain(index: number, spots: readonly Spot[]): void {
+    if (spots.length === 1) this.book(index, spots[0]);
+    else this.chainOf(index).forEach((task, at) => this.book(task, spots[at]));
+  }
+
+  /** The next minute from one on at which any hands are free, and a place on the bench. */
+  nextIdle(minute: number): number {
+    for (let from = minute; ;) {
+      let next = Infinity;
+      for (const hands of this.hands) next = Math.min(next, hands.earliest(from, 1));
+      const taken = next < Infinity && this.use.bench.conflict(next, next + 1, 1, null);
+      if (!taken) return next;
+      from = Math.max(next + 1, taken.firstFreeAt);
     }
-    const spots = this.earliestChain(chain, from);
-    if (!spots) return false;
-    chain.forEach((task, at) => this.book(task, spots[at]));
-    return true;
   }
 
   /**
@@ -364,6 +380,51 @@ export function withPinned(bench: Bench): Placing {
   return placing;
 }
 
+/** What is placed so far, what may be placed next, and what it costs at the least. */
+class Unfolding {
+  readonly placing: Placing;
+  cost = 0;
+  private readonly waiting: Int32Array;
+  private readonly finishes: Float64Array;
+
+  /** @param onOpen a step whose predecessors are all placed; pinned ones are taken as they stand */
+  constructor(
+    private readonly bench: Bench,
+    private readonly onOpen: (index: number) => void,
+  ) {
+    this.placing = withPinned(bench);
+    this.waiting = bench.waitsFor.slice();
+    this.finishes = new Float64Array(bench.dueOf.length);
+  }
+
+  begin(): void {
+    const { waitsFor } = this.bench;
+    for (let index = 0; index < waitsFor.length; index++) if (waitsFor[index] === 0) this.opened(index);
+  }
+
+  /** After a step was placed: what it costs, and what it lets begin. */
+  goOn(index: number): void {
+    const { placing, finishes, waiting } = this;
+    const { followers, rest, setAt, dueOf, instance } = this.bench;
+    const task = instance.tasks[index];
+    const set = setAt[task.piece];
+    this.cost += readyCost(task, placing.placed.shared[index]);
+    const finish = placing.endAt(index) + rest[index];
+    if (finish > finishes[set]) {
+      this.cost += finish - finishes[set];
+      const due = dueOf[set];
+      if (finish > due) this.cost += LATE_WEIGHT * (finish - Math.max(due, finishes[set]));
+      finishes[set] = finish;
+    }
+    for (const next of followers[index]) if (--waiting[next] === 0) this.opened(next);
+  }
+
+  private opened(index: number): void {
+    if (this.placing.isPlaced(index)) this.goOn(index);
+    else this.onOpen(index);
+  }
+}
+
 /**
  * A schedule from an order of keys: among the steps whose predecessors are placed, the one with the least key is next.
  * Pinned ones are booked first.
@@ -372,14 +433,10 @@ export function placeByKeys(bench: Bench, keys: ArrayLike<number>): Placed;
 /** @returns null as soon as it is seen to cost more than `most` */
 export function placeByKeys(bench: Bench, keys: ArrayLike<number>, most: number): Placed | null;
 export function placeByKeys(bench: Bench, keys: ArrayLike<number>, most = Infinity): Placed | null {
-  const { followers, rest, setAt, dueOf } = bench;
-  const { tasks } = bench.instance;
-  const placing = withPinned(bench);
-  const waiting = bench.waitsFor.slice();
   const open: number[] = [];
-  for (let index = 0; index < waiting.length; index++) if (waiting[index] === 0) open.push(index);
-  const finishes = new Float64Array(dueOf.length);
-  let cost = 0;
+  const unfolding = new Unfolding(bench, (index) => open.push(index));
+  const { placing } = unfolding;
+  unfolding.begin();
   while (open.length > 0) {
     let best = 0;
     for (let at = 1; at < open.length; at++)
@@ -388,18 +445,49 @@ export function placeByKeys(bench: Bench, keys: ArrayLike<number>, most = Infini
     const index = open[best];
     open[best] = open[open.length - 1];
     open.pop();
-    if (!placing.isPlaced(index) && !placing.placeFrom(index, placing.lowerBound(index))) continue;
-    const set = setAt[tasks[index].piece];
-    cost += readyCost(tasks[index], placing.placed.shared[index]);
-    const finish = placing.endAt(index) + rest[index];
-    if (finish > finishes[set]) {
-      cost += finish - finishes[set];
-      const due = dueOf[set];
-      if (finish > due) cost += LATE_WEIGHT * (finish - Math.max(due, finishes[set]));
-      finishes[set] = finish;
+    if (!placing.placeFrom(index, placing.lowerBound(index))) continue;
+    unfolding.goOn(index);
+    if (unfolding.cost > most) return null;
+  }
+  return placing.placed;
+}
+
+/**
+ * A schedule made through time (a parallel scheme): whenever hands are free, the step with the least key that can begin
+ * then does. Hands never stand idle while anything can be done, so the short waits of one piece are filled by the next;
+ * the best schedule need not be among these, but a good one is soon found.
+ *
+ * @returns null as soon as it is seen to cost more than `most`
+ */
+export function placeInTime(bench: Bench, keys: ArrayLike<number>, most = Infinity): Placed | null {
+  /** Those with the least key first, and no earlier than this each can begin. */
+  const open: number[] = [];
+  const from = new Float64Array(bench.instance.tasks.length);
+  const unfolding = new Unfolding(bench, (index) => {
+    from[index] = placing.lowerBound(index);
+    let at = open.push(index) - 1;
+    for (; at > 0 && keys[open[at - 1]] > keys[index]; at--) open[at] = open[at - 1];
+    open[at] = index;
+  });
+  const { placing } = unfolding;
+  unfolding.begin();
+  for (let now = 0; open.length > 0;) {
+    let least = Infinity;
+    for (const index of open) if (from[index] < least) least = from[index];
+    now = placing.nextIdle(Math.max(least, now));
+    if (now === Infinity) break;
+    for (let at = 0; at < open.length; at++) {
+      const index = open[at];
+      if (from[index] > now) continue;
+      const spots = placing.spotsFrom(index, now);
+      from[index] = spots ? spots[0].start : Infinity;
+      if (!spots || from[index] > now) continue;
+      open.splice(at, 1);
+      placing.bookChain(index, spots);
+      unfolding.goOn(index);
+      if (unfolding.cost > most) return null;
+      break;
     }
-    if (cost > most) return null;
-    for (const next of followers[index]) if (--waiting[next] === 0) open.push(next);
   }
   return placing.placed;
 }

@@ -7,6 +7,7 @@ import {
   checkSchedule,
   outcomeOf,
   placeByKeys,
+  placeInTime,
   repairSchedule,
   searchSchedule,
   nothingPlaced,
@@ -33,11 +34,11 @@ describe('placing steps', () => {
     fc.assert(
       fc.property(any, fc.integer(), (instance, seed) => {
         const chance = seededChance(seed);
-        const placed = placeByKeys(
-          benchOf(instance),
-          instance.tasks.map(() => chance()),
-        );
-        expect(checkSchedule(instance, placed)).toEqual([]);
+        const bench = benchOf(instance);
+        const keys = instance.tasks.map(() => chance());
+        expect(checkSchedule(instance, placeByKeys(bench, keys))).toEqual([]);
+        const inTime = placeInTime(bench, keys);
+        expect(inTime && checkSchedule(instance, inTime)).toEqual([]);
       }),
       { numRuns: 150 },
     );

@@ -1,6 +1,7 @@
 /**
- * A good schedule: orders of steps by simple rules first, then changed a little again and again, kept when they cost
- * less and now and then when they cost a little more (annealing over keys). Seeded: the same instance, seed and number
+ * A good schedule: orders by simple rules first; then orders of whole pieces, each made through time so that hands never
+ * stand idle; then the order of steps changed a little again and again. What costs less is kept, and now and then what
+ * costs a little more (annealing). Seeded: the same instance, seed and number
  * of tries give the same schedule. Source: standard practice for scheduling under scarce resources; bench/ compares it
  * with an exact solver.
  */
@@ -8,7 +9,7 @@ import { clamp, seededChance } from '@/core/shared';
 import { handsMinutesOf, nothingPlaced, type Instance, type Outcome, type Placed } from './instance';
 import { batchesOf } from './batches';
 import { benchOf, type Bench } from './bench';
-import { outcomeOf, placeByKeys } from './placing';
+import { outcomeOf, placeByKeys, placeInTime } from './placing';
 
 export interface SearchLimits {
   tries: number;
@@ -38,8 +39,13 @@ const MOST_TRIES = 12_000;
 
 const FIRST_HEAT = 0.002;
 const LAST_HEAT = 0.0002;
-/** Of all tries, those that look for a place to begin from. */
-const ORDER_SHARE = 0.2;
+/** Of all tries, those on orders of whole pieces, and no more than so many for each piece. */
+const ORDER_SHARE = 0.8;
+const ORDERS_A_PIECE = 90;
+const ORDER_HEAT = 0.08;
+/** A schedule made through time takes as long as so many made step by step. */
+const IN_TIME_TRIES = 1.25;
+/** Few pieces: of all tries, those that look for a place to begin from. */
 const DRAWN_SHARE = 0.1;
 const MOST_DRAWN = 200;
 const SHORTEST_ROUND = 120;
@@ -76,13 +82,17 @@ function longestWaitFirst(bench: Bench, found: Found): Found {
 
 function byRules(bench: Bench): Found {
   let best: Found = { placed: nothingPlaced(bench.instance.tasks.length), cost: Infinity, tries: 0 };
-  for (const keys of [...RULES.map((rule) => rule(bench)), ...pieceOrders(bench)]) {
-    const placed = placeByKeys(bench, keys);
-    const { cost } = outcomeOf(bench, placed);
-    if (cost < best.cost) best = { placed, cost, tries: 0 };
-  }
+  const ways: readonly Way[] = [placeByKeys, placeInTime];
+  for (const keys of [...RULES.map((rule) => rule(bench)), ...pieceOrders(bench)])
+    for (const way of ways) {
+      const placed = way(bench, keys, best.cost);
+      const cost = placed ? outcomeOf(bench, placed).cost : Infinity;
+      if (placed && cost < best.cost) best = { placed, cost, tries: 0 };
+    }
   return best;
 }
+
+type Way = (bench: Bench, keys: Float64Array, most: number) => Placed | null;
 
 /** The best found so far, and what a try comes to: null where it was given up, costing more than the most. */
 class Trials {
@@ -92,9 +102,9 @@ class Trials {
     public best: Found,
   ) {}
 
-  hold(keys: Float64Array, most: number): { placed: Placed; outcome: Outcome } | null {
-    this.tried++;
-    const placed = placeByKeys(this.bench, keys, most);
+  hold(keys: Float64Array, most: number, way: Way = placeByKeys): { placed: Placed; outcome: Outcome } | null {
+    this.tried += way === placeInTime ? IN_TIME_TRIES : 1;
+    const placed = way(this.bench, keys, most);
     if (!placed) return null;
     const outcome = outcomeOf(this.bench, placed);
     if (outcome.cost < this.best.cost - LEAST_GAIN) this.best = { placed, cost: outcome.cost, tries: this.tried };
@@ -104,8 +114,8 @@ class Trials {
   /**
    * What a try may cost to be kept: drawn beforehand, so that an order that will cost too much is given up half made.
    */
-  mostOf(cost: number, done: number, chance: () => number): number {
-    const heat = FIRST_HEAT * (LAST_HEAT / FIRST_HEAT) ** done;
+  mostOf(cost: number, done: number, chance: () => number, first: number = FIRST_HEAT): number {
+    const heat = first * (LAST_HEAT / first) ** done;
     return cost - Math.log(1 - chance()) * heat * (this.best.cost / this.bench.instance.pieces.length);
   }
 }
@@ -117,7 +127,7 @@ function annealed(bench: Bench, from: Found, { tries, seed }: SearchLimits): Fou
   // First for a good place to begin from: orders of whole pieces, or orders drawn by chance where there are few.
   const tails = tailsOf(bench);
   if (bench.sets.length > MOST_ORDERED || bench.sets.length < pieces.length)
-    orderPieces(trials, tails, Math.round(tries * ORDER_SHARE), chance);
+    orderPieces(trials, tails, Math.min(tries * ORDER_SHARE, bench.sets.length * ORDERS_A_PIECE), chance);
   else
     while (trials.tried < Math.min(tries * DRAWN_SHARE, MOST_DRAWN))
       trials.hold(drawn(bench, tails, chance), trials.best.cost);
@@ -137,12 +147,12 @@ function annealed(bench: Bench, from: Found, { tries, seed }: SearchLimits): Fou
       }
     }
   }
-  return { ...trials.best, tries: trials.tried };
+  return { ...trials.best, tries: Math.round(trials.tried) };
 }
 
 /**
- * Orders of whole pieces, each with all its steps before the next, a set as one, step by step: one moved or two exchanged, near each
- * other more often.
+ * Orders of whole pieces, a set as one: whenever hands are free, the first piece goes on that can. One moved or two
+ * exchanged, near each other more often.
  */
 function orderPieces(trials: Trials, tails: Float64Array, tries: number, chance: () => number): void {
   const { bench } = trials;
@@ -159,10 +169,10 @@ function orderPieces(trials: Trials, tails: Float64Array, tries: number, chance:
     return Float64Array.from(tasks, (task, index) => rank[task.piece] - tails[index] / (2 * longest));
   };
   let cost = Infinity;
-  for (let step = 0; step < tries; step++) {
-    const next = step === 0 ? order : reordered(order, chance);
-    const most = cost === Infinity ? Infinity : trials.mostOf(cost, step / tries, chance);
-    const found = trials.hold(keysOf(next), most);
+  for (const begun = trials.tried; trials.tried < begun + tries;) {
+    const next = cost === Infinity ? order : reordered(order, chance);
+    const most = cost === Infinity ? Infinity : trials.mostOf(cost, (trials.tried - begun) / tries, chance, ORDER_HEAT);
+    const found = trials.hold(keysOf(next), most, placeInTime);
     if (found && found.outcome.cost <= most) {
       order = next;
       ({ cost } = found.outcome);
