@@ -85,6 +85,35 @@ describe('short waits', () => {
   });
 });
 
+describe('a late step in evenings that are full', () => {
+  const tasks = [0, 1, 2, 3, 4, 5].map((piece) => task(piece, { minutes: 20 }));
+  const full = (late: Partial<Task> = {}, of = -1): Instance => ({
+    ...instance(
+      tasks.map((one, index) => (index === of ? { ...one, ...late } : one)),
+      { hands: [evenings(HOUR)] },
+    ),
+    pieces: tasks.map(({ piece }) => ({ id: `p${piece}`, set: null, dueMinute: piece < 3 ? 60 : 1500 })),
+  });
+  const before = placed(full());
+  const first = before.starts.indexOf(0);
+  const lateIn = (of: Instance, at: Placed) =>
+    [...outcomeOf(benchOf(of), at).tardiness.keys()].filter((piece) => outcomeOf(benchOf(of), at).tardiness[piece] > 0);
+
+  it('takes turns with what stands beside it, and nothing gets late', () => {
+    const late = full({ notBefore: 30 }, first);
+    const { placed: after, moved, how } = repairSchedule(late, before, { tries: 50, seed: 1 });
+    expect(checkSchedule(late, after)).toEqual([]);
+    expect(how).toBe('turned');
+    expect(moved.every((index) => index < 3)).toBe(true);
+    expect(lateIn(late, after)).toEqual([]);
+  });
+
+  it('gets late alone where it must', () => {
+    const late = full({ notBefore: 1441 }, first);
+    expect(lateIn(late, repairSchedule(late, before, { tries: 50, seed: 1 }).placed)).toEqual([first]);
+  });
+});
+
 describe('what is got ready once', () => {
   const prints = [0, 1, 2, 3].map((piece) => task(piece, { minutes: 5, setUp: { kind: 0, minutes: 10 } }));
 

@@ -19,7 +19,7 @@ export { OWN, outcomeOf, placeByKeys, placeInTime } from './placing';
 export { searchSchedule, triesFor } from './search';
 export { asLateAsSafe } from './later';
 export { checkSchedule, type Violation } from './check';
-export { finishesIf, repairSchedule } from './repair';
+export { finishesIf, repairSchedule, type Repaired } from './repair';
 export { SHELF, buildInstance, stepOfPart, type BuildInput, type Built } from './from-plans';
 export { footprintOf, shelfRoom, type Shelf } from './footprint';
 export { spareSteps } from './spare';

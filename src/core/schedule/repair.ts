@@ -1,9 +1,9 @@
 /**
  * After a change: the schedule as it was, moved as little as the change asks for. Steps whose place still holds stay;
- * the others find the nearest later place round them; only where that makes a piece late that was not, all later steps
- * are pushed on in their order instead, or the whole is planned anew.
+ * the others find the nearest later place round them; only where that makes pieces later than they were, those near by
+ * take turns with them, or all later steps are pushed on in their order, or the whole is planned anew.
  */
-import { handsMinutesOf, type Instance, type Placed } from './instance';
+import { endOf, handsMinutesOf, type Instance, type Placed } from './instance';
 import { benchOf, type Bench } from './bench';
 import { outcomeOf, withPinned, type Placing } from './placing';
 import { searchOn, type SearchLimits } from './search';
@@ -11,46 +11,83 @@ import { searchOn, type SearchLimits } from './search';
 export interface Repaired {
   placed: Placed;
   moved: number[];
-  how: 'kept' | 'fitted' | 'pushed' | 'anew';
+  how: 'kept' | 'fitted' | 'turned' | 'pushed' | 'anew';
 }
 
 /** @param before as it was; a step that is new stands nowhere */
 export function repairSchedule(instance: Instance, before: Placed, search: SearchLimits): Repaired {
   const bench = benchOf(instance);
-  const fitted = roundWhatStays(bench, before);
-  const pushed = pushedOn(bench, before);
-  const options: Repaired[] = [
-    { placed: fitted, moved: movedOf(fitted, before), how: 'fitted' },
-    { placed: pushed, moved: movedOf(pushed, before), how: 'pushed' },
-  ];
-  const harm = (placed: Placed) => {
+  const lateness = (placed: Placed) => {
     const { tardiness, unplaced } = outcomeOf(bench, placed);
     return tardiness.reduce((sum, late) => sum + late, 0) + unplaced.length * UNPLACED_MINUTES;
   };
-  const best = options.sort((a, b) => harm(a.placed) - harm(b.placed) || a.moved.length - b.moved.length)[0];
-  if (best.moved.length === 0 && harm(best.placed) === 0) return { ...best, how: 'kept' };
-  if (harm(best.placed) === 0) return best;
-  const anew = searchOn(bench, search).placed;
-  const moved = movedOf(anew, before);
-  const worth = WORTH_MINUTES + WORTH_EACH * moved.length;
-  return harm(anew) < harm(best.placed) - worth ? { placed: anew, moved, how: 'anew' } : best;
+  const asOption = (placed: Placed, how: Repaired['how']): Option => ({
+    placed,
+    moved: movedOf(placed, before),
+    how,
+    late: lateness(placed),
+  });
+  // What was late before is no reason to upset the plan: only what the change makes late.
+  const wasLate = before.starts.some(Number.isNaN) ? 0 : lateness(before);
+  const fitted = asOption(roundWhatStays(bench, before), 'fitted');
+  if (fitted.moved.length === 0 && fitted.late === 0) return { ...fitted, how: 'kept' };
+  const options = [fitted];
+  const best = () => options.reduce((one, other) => (isBetter(other, one) ? other : one));
+  const from = Math.min(...fitted.moved.map((index) => before.starts[index]));
+  for (const minutes of TURNING) {
+    if (best().late <= wasLate + WORTH_MINUTES) return best();
+    const turned = roundWhatStays(bench, before, (at) => at >= from && at < from + minutes);
+    if (keepsOrder(bench, turned)) options.push(asOption(turned, 'turned'));
+  }
+  options.push(asOption(pushedOn(bench, before), 'pushed'));
+  const found = best();
+  if (found.late <= wasLate + WORTH_MINUTES) return found;
+  const anew = asOption(searchOn(bench, search).placed, 'anew');
+  const saved = found.late - Math.max(anew.late, wasLate);
+  return saved > WORTH_MINUTES + WORTH_EACH * anew.moved.length ? anew : found;
+}
+
+type Option = Repaired & { late: number };
+/** Less late by what counts, else with fewer steps moved. */
+const isBetter = (one: Option, other: Option): boolean =>
+  Math.abs(one.late - other.late) > WORTH_MINUTES ? one.late < other.late : one.moved.length < other.moved.length;
+
+/** For so long from the first step that moves on, others take turns with it: an evening, two, most of a week, three. */
+const TURNING = [1440, 2880, 8640, 20_160] as const;
+
+/** Whether each step begins after what must come first. */
+function keepsOrder({ instance: { tasks }, ripeness }: Bench, placed: Placed): boolean {
+  const ripeAt = (index: number) => ripeness.ripeAt(tasks[index], endOf({ tasks }, placed, index));
+  return tasks.every(
+    ({ after }, index) =>
+      placed.who[index] === 0 ||
+      after.every((earlier) => placed.who[earlier] !== 0 && ripeAt(earlier) <= placed.starts[index]),
+  );
 }
 
 const UNPLACED_MINUTES = 10_080;
-/** Lateness that must be saved to be worth upsetting a plan, and for each step that moves. */
+/** Lateness of the change that must be saved to be worth upsetting a plan, and for each step that moves. */
 const WORTH_MINUTES = 30;
 const WORTH_EACH = 5;
 
 const movedOf = ({ starts: after }: Placed, { starts: before }: Placed): number[] =>
   [...after.keys()].filter((index) => !Number.isNaN(before[index]) && before[index] !== after[index]);
 
-/** What can stay is booked first, in order; the rest finds the earliest place round it. */
-function roundWhatStays(bench: Bench, before: Placed): Placed {
+/**
+ * What can stay is booked first, in order; the rest finds the earliest place round it.
+ *
+ * @param turns whether what stood at a minute may take turns, and begin sooner too; what follows it stays where it is,
+ *   and must be looked at afterwards
+ */
+function roundWhatStays(bench: Bench, before: Placed, turns: (minute: number) => boolean = () => false): Placed {
   const {
     instance: { tasks },
     tied,
   } = bench;
   const order = inOrder(bench, before);
+  const isTied = (index: number) => tied[index] >= 0 || tasks[index].after.some((earlier) => tied[earlier] >= 0);
+  const takesTurns = (index: number) => turns(before.starts[index]) && tasks[index].pinnedAt === null && !isTied(index);
+  const isNoHindrance = (index: number) => stays[index] === 1 || takesTurns(index);
   // A step can stay if it stands alone where it stood: found by placing all in order and seeing who is not pushed.
   const stays = new Uint8Array(tasks.length);
   const trial = withPinned(bench);
@@ -69,7 +106,7 @@ function roundWhatStays(bench: Bench, before: Placed): Placed {
       if (!stays[index] || tasks[index].pinnedAt !== null) continue;
       const next = tied[index];
       const leans =
-        tasks[index].after.every((earlier) => stays[earlier]) &&
+        tasks[index].after.every(isNoHindrance) &&
         (next < 0 || stays[next] === 1) &&
         (!trial.placed.shared[index] || trial.isReadied(index));
       if (leans) continue;
@@ -78,11 +115,32 @@ function roundWhatStays(bench: Bench, before: Placed): Placed {
       settled = false;
     }
   }
-  return placeRest(trial, bench, order, before);
+  return placeRest(trial, bench, inTurn(), before, takesTurns);
+
+  /** Where steps take turns, what must be over the soonest comes first. */
+  function inTurn(): readonly number[] {
+    if (!order.some(takesTurns)) return order;
+    const { followers, ripeness, instance } = bench;
+    const latest = new Float64Array(tasks.length);
+    for (let index = tasks.length - 1; index >= 0; index--) {
+      const { minutes, piece } = tasks[index];
+      const end = before.starts[index] + minutes;
+      const wait = ripeness.ripeAt(tasks[index], end) - end;
+      latest[index] = instance.pieces[piece].dueMinute ?? Infinity;
+      for (const next of followers[index]) {
+        const begins = stays[next] ? before.starts[next] : latest[next] - tasks[next].minutes;
+        latest[index] = Math.min(latest[index], begins - wait);
+      }
+    }
+    // What can't begin where it stood leaves its place to the others first.
+    const isHeld = (index: number) => Number(tasks[index].notBefore > before.starts[index]);
+    return [...order].sort((a, b) => (latest[a] === latest[b] ? isHeld(a) - isHeld(b) : latest[a] - latest[b]));
+  }
 
   function mayStand(index: number): boolean {
     const wanted = before.starts[index];
-    if (Number.isNaN(wanted) || wanted < 0 || tasks[index].after.some((earlier) => !stays[earlier])) return false;
+    if (Number.isNaN(wanted) || wanted < 0 || takesTurns(index)) return false;
+    if (!tasks[index].after.every(isNoHindrance)) return false;
     const tie = tasks[index].after.find((earlier) => tied[earlier] === index);
     if (tie !== undefined) {
       const { starts, shared } = trial.placed;
@@ -114,11 +172,15 @@ function placeRest(
   { instance: { tasks } }: Bench,
   order: readonly number[],
   { starts }: Placed,
+  maySooner: (index: number) => boolean = () => false,
 ): Placed {
   const ready = (index: number) => tasks[index].after.every((earlier) => placing.isPlaced(earlier));
   for (const index of order)
     if (!placing.isPlaced(index) && ready(index))
-      placing.placeFrom(index, Math.max(placing.lowerBound(index), Number.isNaN(starts[index]) ? 0 : starts[index]));
+      placing.placeFrom(
+        index,
+        Math.max(placing.lowerBound(index), Number.isNaN(starts[index]) || maySooner(index) ? 0 : starts[index]),
+      );
   return placing.placed;
 }
 

@@ -39,7 +39,8 @@ const MOST_TRIES = 12_000;
 
 const FIRST_HEAT = 0.002;
 const LAST_HEAT = 0.0002;
-/** Of all tries, those on orders of whole pieces, and no more than so many for each piece. */
+/** Of all tries, those on orders of whole pieces: so many for each piece, within these shares. */
+const LEAST_ORDER_SHARE = 0.5;
 const ORDER_SHARE = 0.8;
 const ORDERS_A_PIECE = 90;
 const ORDER_HEAT = 0.08;
@@ -127,7 +128,12 @@ function annealed(bench: Bench, from: Found, { tries, seed }: SearchLimits): Fou
   // First for a good place to begin from: orders of whole pieces, or orders drawn by chance where there are few.
   const tails = tailsOf(bench);
   if (bench.sets.length > MOST_ORDERED || bench.sets.length < pieces.length)
-    orderPieces(trials, tails, Math.min(tries * ORDER_SHARE, bench.sets.length * ORDERS_A_PIECE), chance);
+    orderPieces(
+      trials,
+      tails,
+      clamp(bench.sets.length * ORDERS_A_PIECE, tries * LEAST_ORDER_SHARE, tries * ORDER_SHARE),
+      chance,
+    );
   else
     while (trials.tried < Math.min(tries * DRAWN_SHARE, MOST_DRAWN))
       trials.hold(drawn(bench, tails, chance), trials.best.cost);

@@ -1,4 +1,4 @@
-import type { Instance, Placed, Violation } from '@/core/schedule';
+import type { Instance, Placed, Repaired, Violation } from '@/core/schedule';
 
 export interface PlanOrder {
   instance: Instance;
@@ -20,7 +20,7 @@ export interface PlanAnswer {
   tardiness: number[];
   /** Steps that moved against before, and how the answer came about. */
   moved: number[];
-  how: 'kept' | 'fitted' | 'pushed' | 'anew';
+  how: Repaired['how'];
   violations: Violation[];
   cost: number;
   ms: number;
