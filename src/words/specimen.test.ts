@@ -14,7 +14,9 @@ it('says what is where, in the person’s units', () => {
   const said = specimenWords(described, wordingIn('metric'));
   expect(said[0]).toBe('The blank, painted wood: 24 cm wide, 18 cm high.');
   expect(said[1]).toMatch(/^The print: .+ cm wide, .+ cm high\.$/);
-  expect(said[2]).toMatch(/^It lies .+ from the left and .+ from the top; .+ are left at the right and .+ at the foot\.$/);
+  expect(said[2]).toMatch(
+    /^It lies .+ from the left and .+ from the top; .+ are left at the right and .+ at the foot\.$/,
+  );
   expect(specimenWords(described, wordingIn('inch'))[0]).toContain('9 7/16 in wide');
 });
 

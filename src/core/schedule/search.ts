@@ -24,16 +24,18 @@ export interface Found {
 
 /**
  * How many orders are tried for a plan: by count, never by the clock, so that the same data has the same plan on every
- * machine. About so much work as a usual machine does in half a second, and in two; ten for very many steps.
+ * machine. About so much work as a usual machine does in half a second, and in two; within ten for very many steps.
  */
 export function triesFor(steps: number, thorough: boolean): number {
-  const work = thorough ? WORK.thorough : WORK.quick;
+  const work = thorough ? WORK.thorough * (clamp(steps, MANY.from, MANY.to) / MANY.from) ** MANY.share : WORK.quick;
   return Math.round(clamp(work / Math.max(1, steps) ** GROWTH, LEAST_TRIES, thorough ? MOST_TRIES : MOST_TRIES / 4));
 }
 
 /** A try's work grows a little faster than the steps. */
 const GROWTH = 1.2;
 const WORK = { quick: 600_000, thorough: 3_600_000 } as const;
+/** Where there are very many steps, a thorough plan may take more work by this power of their number. */
+const MANY = { from: 360, to: 1200, share: 0.7 } as const;
 const LEAST_TRIES = 60;
 const MOST_TRIES = 12_000;
 
