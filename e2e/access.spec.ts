@@ -3,7 +3,7 @@ import { join } from 'node:path';
 import { execFileSync } from 'node:child_process';
 import { expect, test, type Locator, type Page } from '@playwright/test';
 import { STATIONS } from '../src/core/stations';
-import { DEMO_URL, answer, openDemo, openStation, settled, stands, storedRecord } from './support/page';
+import { DEMO_URL, PLACES, answer, openDemo, openStation, settled, stands, storedRecord } from './support/page';
 import { tabTo } from './support/tab-to';
 import { pageBoxMm } from './support/reading';
 
@@ -29,17 +29,9 @@ async function violations(page: Page): Promise<string[]> {
   });
 }
 
-const PLACES = [
-  '/',
-  '/pieces',
-  '/pieces/print',
+const PAGES = [
+  ...PLACES,
   '/pieces/set?id=labels',
-  '/ahead',
-  '/bench',
-  '/stash',
-  '/faults?piece=demo-fern-marker',
-  '/kept',
-  '/help',
   '/piece/demo-crest-bucket/surface',
   '/piece/demo-route-map/picture',
   '/piece/demo-ticket-drawers/method',
@@ -109,7 +101,7 @@ for (const [width, height] of [
         found.push(...(await violations(page)).map((one) => `${where}, ${colorScheme}: ${one}`));
       }
     };
-    for (const path of PLACES) {
+    for (const path of PAGES) {
       await page.goto(`${DEMO_URL}${path}`);
       await stands(page);
       await page.evaluate(() =>
@@ -135,7 +127,7 @@ test('nothing is wider than 320 px at any place or station, and what is chosen d
   await page.setViewportSize({ width: 320, height: 640 });
   await openDemo(page);
   const wide: string[] = [];
-  for (const path of PLACES) {
+  for (const path of PAGES) {
     await page.goto(`${DEMO_URL}${path}`);
     await stands(page);
     const [content, screen] = await page.evaluate(() => [document.documentElement.scrollWidth, innerWidth]);

@@ -1,25 +1,15 @@
 import { execFileSync } from 'node:child_process';
 import { expect, test, type Page } from '@playwright/test';
 import { STATIONS } from '../src/core/stations';
-import { stands } from './support/page';
+import { PLACES, stands } from './support/page';
 import { ownServer } from './support/server';
 
 // A language that nobody speaks: every letter of every message is another one, and each is a third longer. Where a
 // plain letter is seen, it stands outside the catalogue; where a mark is missing, something is cut off.
 
 const PIECES = ['departures-board', 'viaduct', 'fern-marker', 'ticket-drawers'];
-const PLACES = [
-  ...[
-    '/',
-    '/pieces',
-    '/pieces/print',
-    '/ahead',
-    '/bench',
-    '/stash',
-    '/faults?piece=demo-fern-marker',
-    '/kept',
-    '/help',
-  ],
+const PAGES = [
+  ...PLACES,
   ...STATIONS.map((station, index) => `/piece/demo-${PIECES[index % PIECES.length]}/${station}`),
   '/piece/demo-departures-board/sheet',
   '/piece/demo-fern-marker/seal',
@@ -130,7 +120,7 @@ for (const { tag, width, height } of [
       await expect(page.locator('html')).toHaveAttribute('dir', tag.startsWith('he') ? 'rtl' : 'ltr');
       const outside: string[] = [];
       const cut: string[] = [];
-      for (const path of PLACES) {
+      for (const path of PAGES) {
         await page.goto(`${server.url}${path}`);
         const found = await readPage(page);
         outside.push(...found.plain.filter((text) => plainWords(text, dates)).map((text) => `${path}: ${text}`));

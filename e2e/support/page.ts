@@ -11,6 +11,11 @@ export async function openDemo(page: Page, path = '/'): Promise<void> {
   if (path !== '/') await page.goto(`${DEMO_URL}${path}`);
 }
 
+/** All places that are of no piece. */
+export const PLACES = [
+  ...['/', '/pieces', '/pieces/print', '/ahead', '/bench', '/stash'],
+  ...['/faults?piece=demo-fern-marker', '/kept', '/help'],
+];
 /** Every place, and every station of a piece. */
 export const tourOf = (piece: string): string[] => keptPages(STATIONS).map((path) => path.replace(ANY_PIECE, piece));
 

@@ -108,6 +108,17 @@ describe('a late step in evenings that are full', () => {
     expect(lateIn(late, after)).toEqual([]);
   });
 
+  it('a date that comes nearer lets others take turns with it', () => {
+    const last = before.starts.reduce((at, start, index) => (start > before.starts[at] ? index : at), 0);
+    const sooner = {
+      ...full(),
+      pieces: full().pieces.map((piece, index) => ({ ...piece, dueMinute: index === last ? 1480 : 1500 })),
+    };
+    const { placed: after, how } = repairSchedule(sooner, before, { tries: 50, seed: 1 });
+    expect(how).toBe('turned');
+    expect(lateIn(sooner, after)).toEqual([]);
+  });
+
   it('gets late alone where it must', () => {
     const late = full({ notBefore: 1441 }, first);
     expect(lateIn(late, repairSchedule(late, before, { tries: 50, seed: 1 }).placed)).toEqual([first]);

@@ -1,6 +1,6 @@
 /**
  * After a change: the schedule as it was, moved as little as the change asks for. Steps whose place still holds stay;
- * the others find the nearest later place round them; only where that makes pieces later than they were, those near by
+ * the others find the nearest later place round them; only where a piece is late by that, those near by
  * take turns with them, or all later steps are pushed on in their order, or the whole is planned anew.
  */
 import { endOf, handsMinutesOf, type Instance, type Placed } from './instance';
@@ -27,32 +27,36 @@ export function repairSchedule(instance: Instance, before: Placed, search: Searc
     how,
     late: lateness(placed),
   });
-  // What was late before is no reason to upset the plan: only what the change makes late.
-  const wasLate = before.starts.some(Number.isNaN) ? 0 : lateness(before);
   const fitted = asOption(roundWhatStays(bench, before), 'fitted');
   if (fitted.moved.length === 0 && fitted.late === 0) return { ...fitted, how: 'kept' };
   const options = [fitted];
-  const best = () => options.reduce((one, other) => (isBetter(other, one) ? other : one));
-  const from = Math.min(...fitted.moved.map((index) => before.starts[index]));
+  const best = () => options.reduce((one, other) => (harmOf(other) < harmOf(one) ? other : one));
+  const from = firstOf(before, fitted.moved);
   for (const minutes of TURNING) {
-    if (best().late <= wasLate + WORTH_MINUTES) return best();
+    if (best().late === 0) return best();
     const turned = roundWhatStays(bench, before, (at) => at >= from && at < from + minutes);
     if (keepsOrder(bench, turned)) options.push(asOption(turned, 'turned'));
   }
   options.push(asOption(pushedOn(bench, before), 'pushed'));
   const found = best();
-  if (found.late <= wasLate + WORTH_MINUTES) return found;
+  // A new plan moves many steps: where less is late than that is worth, it is not looked for.
+  if (found.late <= WORTH_MINUTES + WORTH_EACH * LEAST_MOVED * before.starts.length) return found;
   const anew = asOption(searchOn(bench, search).placed, 'anew');
-  const saved = found.late - Math.max(anew.late, wasLate);
-  return saved > WORTH_MINUTES + WORTH_EACH * anew.moved.length ? anew : found;
+  return found.late - anew.late > WORTH_MINUTES + WORTH_EACH * anew.moved.length ? anew : found;
+}
+
+/** When the first of some steps stood, or of all where none moved: then it is a date that changed. */
+function firstOf({ starts }: Placed, moved: readonly number[]): number {
+  const of = moved.length > 0 ? moved : [...starts.keys()];
+  return of.reduce((first, index) => (starts[index] < first ? starts[index] : first), Infinity);
 }
 
 type Option = Repaired & { late: number };
-/** Less late by what counts, else with fewer steps moved. */
-const isBetter = (one: Option, other: Option): boolean =>
-  Math.abs(one.late - other.late) > WORTH_MINUTES ? one.late < other.late : one.moved.length < other.moved.length;
+/** What is late counts; the steps that move count for something too, all of them for half an hour at most. */
+const harmOf = ({ late, moved }: Option): number => late + Math.min(WORTH_MINUTES, moved.length * MOVED_MINUTES);
+const MOVED_MINUTES = 0.3;
 
-/** For so long from the first step that moves on, others take turns with it: an evening, two, most of a week, three. */
+/** For so long, minutes, from the first step that moves on, others take turns with it: an evening, two, most of a week, three. */
 const TURNING = [1440, 2880, 8640, 20_160] as const;
 
 /** Whether each step begins after what must come first. */
@@ -66,9 +70,10 @@ function keepsOrder({ instance: { tasks }, ripeness }: Bench, placed: Placed): b
 }
 
 const UNPLACED_MINUTES = 10_080;
-/** Lateness of the change that must be saved to be worth upsetting a plan, and for each step that moves. */
+/** Lateness that must be saved to be worth upsetting a plan, and for each step that moves. */
 const WORTH_MINUTES = 30;
 const WORTH_EACH = 5;
+const LEAST_MOVED = 0.25;
 
 const movedOf = ({ starts: after }: Placed, { starts: before }: Placed): number[] =>
   [...after.keys()].filter((index) => !Number.isNaN(before[index]) && before[index] !== after[index]);
