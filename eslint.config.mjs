@@ -19,6 +19,7 @@ const NOT_FOR_PEOPLE =
 const UNSAID = [
   `JSXText[value=/[A-Za-z]{2}/]`,
   `JSXAttribute[name.name=/^(label|title|hint|aria-label|alt|placeholder|caption|text|heading)$/] > Literal[value=/[A-Za-z]{2}/]`,
+  `:matches(JSXElement, JSXFragment) > JSXExpressionContainer > :matches(ConditionalExpression, LogicalExpression) > Literal[value=/[A-Za-z]{2}/]`,
   `Literal[value=${THREE_WORDS}]${NOT_FOR_PEOPLE}`,
   `:not(TaggedTemplateExpression) > TemplateLiteral${NOT_FOR_PEOPLE} > TemplateElement[value.raw=${THREE_WORDS}]`,
 ].map((selector) => ({

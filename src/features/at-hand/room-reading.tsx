@@ -33,7 +33,7 @@ export function RoomReading() {
       )}
       {stale && (
         <span>
-          {state === 'lost' ? 'lost' : 'silent'}
+          {state === 'lost' ? say`lost` : say`silent`}
           {reading && age > MS_PER_MINUTE ? `, ${span(-age)}` : ''}
         </span>
       )}

@@ -126,7 +126,7 @@ function RackRow({ row, now }: { row: Drying; now: number }) {
             {untilAt === null ? <>: {say`ready to rub`}</> : <>, {say`${lasting(untilAt - now)} left`}</>}
           </span>
         </span>
-        <span className={css.until}>{untilAt === null ? 'now' : clockTime(untilAt, now)}</span>
+        <span className={css.until}>{untilAt === null ? say`now` : clockTime(untilAt, now)}</span>
         <span className={css.bar}>
           <span style={{ width: `${share * 100}%` }} />
         </span>

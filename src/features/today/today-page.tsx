@@ -196,7 +196,7 @@ function HandsRow({
   const doers = doersOf(entry, helpers);
   return (
     <li className={css.step} data-testid={isBatch ? 'hands-batch' : 'hands-step'} data-step={entry.key}>
-      <span className={css.time}>{due ? 'now' : dated(row.startAt, 'HH:mm')}</span>
+      <span className={css.time}>{due ? say`now` : dated(row.startAt, 'HH:mm')}</span>
       <span className={css.what}>
         <b>{rowTitle(row)}</b>
         <span>

@@ -3,6 +3,7 @@ import { MM_PER_INCH, type UnitSystem } from '@/core/measure';
 const METRIC_STEPS_MM = [10, 20, 50, 100, 200, 500, 1000];
 const INCH_STEPS_MM = [1, 2, 6, 12, 24, 48].map((inches) => inches * MM_PER_INCH);
 const LEAST_STEP_PX = 42;
+const SIGNS: Readonly<Record<UnitSystem, string>> = { metric: 'cm', inch: 'in' };
 
 /** A ruler along the top or the left of the drawing: labelled in cm or inches, zero at the object's corner. */
 export function Ruler({
@@ -54,7 +55,7 @@ export function Ruler({
           })}
         {along === 'x' && (
           <text x={startPx - 12} y={atPx - 12} textAnchor="end">
-            {system === 'inch' ? 'in' : 'cm'}
+            {SIGNS[system]}
           </text>
         )}
       </g>
