@@ -38,15 +38,12 @@ export class Hands {
   private readonly booked = new Intervals();
   /** Minutes left in each free stretch: one that is nearly full is passed over unseen. */
   private readonly left: Float64Array;
-  /** The least minutes that are known to fit nowhere in each. */
-  private readonly tooLong: Float64Array;
   /** @param grid starts lie on multiples of it */
   constructor(
     private readonly windows: readonly FreeWindow[],
     private readonly grid: number,
   ) {
     this.left = Float64Array.from(windows, (window) => window.until - window.from);
-    this.tooLong = new Float64Array(windows.length).fill(Infinity);
   }
 
   book(from: number, minutes: number): void {
@@ -55,7 +52,6 @@ export class Hands {
   }
   free(from: number, minutes: number): void {
     this.booked.remove(from, from + minutes);
-    this.tooLong.fill(Infinity);
     this.take(from, -minutes);
   }
 
@@ -68,10 +64,10 @@ export class Hands {
 
   /** The earliest start from a minute on where `minutes` fit into one free stretch; Infinity where none is left. */
   earliest(from: number, minutes: number): number {
-    const { windows, booked, grid, left, tooLong } = this;
+    const { windows, booked, grid } = this;
     const onGrid = (minute: number) => Math.ceil(minute / grid) * grid;
     for (let index = windowAt(windows, from); index < windows.length; index++) {
-      if (left[index] < minutes || tooLong[index] <= minutes) continue;
+      if (this.left[index] < minutes) continue;
       const window = windows[index];
       let start = onGrid(Math.max(from, window.from));
       if (start + minutes > window.until) continue;
@@ -82,7 +78,6 @@ export class Hands {
         at++;
       }
       if (start + minutes <= window.until) return start;
-      if (from <= window.from) tooLong[index] = minutes;
     }
     return Infinity;
   }

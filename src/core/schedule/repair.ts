@@ -27,17 +27,18 @@ export function repairSchedule(instance: Instance, before: Placed, search: Searc
     how,
     late: lateness(placed),
   });
-  const fitted = asOption(roundWhatStays(bench, before), 'fitted');
+  const order = inOrder(bench, before);
+  const fitted = asOption(roundWhatStays(bench, before, order), 'fitted');
   if (fitted.moved.length === 0 && fitted.late === 0) return { ...fitted, how: 'kept' };
   const options = [fitted];
   const best = () => options.reduce((one, other) => (harmOf(other) < harmOf(one) ? other : one));
   const from = firstOf(before, fitted.moved);
   for (const minutes of TURNING) {
     if (best().late === 0) return best();
-    const turned = roundWhatStays(bench, before, (at) => at >= from && at < from + minutes);
+    const turned = roundWhatStays(bench, before, order, (at) => at >= from && at < from + minutes);
     if (keepsOrder(bench, turned)) options.push(asOption(turned, 'turned'));
   }
-  options.push(asOption(pushedOn(bench, before), 'pushed'));
+  options.push(asOption(pushedOn(bench, before, order), 'pushed'));
   const found = best();
   // A new plan moves many steps: where less is late than that is worth, it is not looked for.
   if (found.late <= WORTH_MINUTES + WORTH_EACH * LEAST_MOVED * before.starts.length) return found;
@@ -81,15 +82,20 @@ const movedOf = ({ starts: after }: Placed, { starts: before }: Placed): number[
 /**
  * What can stay is booked first, in order; the rest finds the earliest place round it.
  *
+ * @param order the steps as `inOrder` has them
  * @param turns whether what stood at a minute may take turns, and begin sooner too; what follows it stays where it is,
  *   and must be looked at afterwards
  */
-function roundWhatStays(bench: Bench, before: Placed, turns: (minute: number) => boolean = () => false): Placed {
+function roundWhatStays(
+  bench: Bench,
+  before: Placed,
+  order: readonly number[],
+  turns: (minute: number) => boolean = () => false,
+): Placed {
   const {
     instance: { tasks },
     tied,
   } = bench;
-  const order = inOrder(bench, before);
   const isTied = (index: number) => tied[index] >= 0 || tasks[index].after.some((earlier) => tied[earlier] >= 0);
   const takesTurns = (index: number) => turns(before.starts[index]) && tasks[index].pinnedAt === null && !isTied(index);
   const isNoHindrance = (index: number) => stays[index] === 1 || takesTurns(index);
@@ -164,12 +170,12 @@ function roundWhatStays(bench: Bench, before: Placed, turns: (minute: number) =>
  */
 export function finishesIf(otherwise: Instance, placed: Placed): number[] {
   const bench = benchOf(otherwise);
-  return outcomeOf(bench, pushedOn(bench, placed)).finishes;
+  return outcomeOf(bench, pushedOn(bench, placed, inOrder(bench, placed))).finishes;
 }
 
 /** All in the order of their old starts, none sooner than it stood. */
-const pushedOn = (bench: Bench, before: Placed): Placed =>
-  placeRest(withPinned(bench), bench, inOrder(bench, before), before);
+const pushedOn = (bench: Bench, before: Placed, order: readonly number[]): Placed =>
+  placeRest(withPinned(bench), bench, order, before);
 
 /** Places what is not placed yet, in an order, none sooner than it stood and none before what must come first. */
 function placeRest(
