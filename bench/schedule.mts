@@ -1,5 +1,5 @@
 // Schedules beside an exact solver on the same model, without and with set-ups, two pairs of hands, split rubbing and
-// pieces of several sizes; then their growth. `--long` searches thirty pieces for ten minutes, `--each` says every gap,
+// pieces of several sizes; then their growth. `--long` searches thirty pieces and a hundred for ten minutes, `--each` says every gap,
 // `--growth` leaves the exact solver out.
 import highsLoader from 'highs';
 import { benchOf, checkSchedule, endOf, outcomeOf, repairSchedule, searchSchedule, triesFor } from '@/core/schedule';
@@ -85,7 +85,7 @@ for (const rich of [false, true])
     console.log(
       `${name}: ${found.tries} orders in ${(ms / 1000).toFixed(1)} s, cost ${found.cost.toFixed(0)}; after one late step ${median(late.map((one) => one.ms)).toFixed(1)} ms, ${median(late.map(({ moved }) => moved))} steps moved (medians of 15)`,
     );
-    if (pieces === 30 && process.argv.includes('--long')) {
+    if (pieces >= 30 && process.argv.includes('--long')) {
       const tries = Math.round((found.tries * LONG_MS) / ms);
       const long = timed(() => searchSchedule(instance, { tries, seed: 5 }));
       const best = Math.min(long.of.cost, found.cost);

@@ -13,8 +13,13 @@ function firstAfter(minutes: readonly number[], minute: number): number {
 
 /** Intervals in order of their starts, in two growing arrays. */
 class Intervals {
-  readonly from: number[] = [];
-  readonly until: number[] = [];
+  constructor(
+    readonly from: number[] = [],
+    readonly until: number[] = [],
+  ) {}
+  copy(): Intervals {
+    return new Intervals(this.from.slice(), this.until.slice());
+  }
   after(minute: number): number {
     return firstAfter(this.from, minute);
   }
@@ -35,15 +40,20 @@ class Intervals {
 
 /** One pair of hands: free stretches with what is booked in them. */
 export class Hands {
-  private readonly booked = new Intervals();
+  private readonly booked: Intervals;
   /** Minutes left in each free stretch: one that is nearly full is passed over unseen. */
   private readonly left: Float64Array;
-  /** @param grid starts lie on multiples of it */
+  /** @param grid starts lie on multiples of it; @param from with what is booked there */
   constructor(
     private readonly windows: readonly FreeWindow[],
     private readonly grid: number,
+    from?: Hands,
   ) {
-    this.left = Float64Array.from(windows, (window) => window.until - window.from);
+    this.booked = from ? from.booked.copy() : new Intervals();
+    this.left = from ? from.left.slice() : Float64Array.from(windows, (window) => window.until - window.from);
+  }
+  copy(): Hands {
+    return new Hands(this.windows, this.grid, this);
   }
 
   book(from: number, minutes: number): void {
@@ -132,9 +142,19 @@ interface Stay {
 
 /** Room of one place, taken piece by piece. Pieces of different heats never lie there at once. */
 export class PlaceUse {
-  private readonly stays: Stay[] = [];
-  private longest = 0;
-  constructor(private readonly capacity: number) {}
+  private readonly stays: Stay[];
+  private longest: number;
+  /** @param from with what is booked there */
+  constructor(
+    private readonly capacity: number,
+    from?: PlaceUse,
+  ) {
+    this.stays = from ? from.stays.slice() : [];
+    this.longest = from ? from.longest : 0;
+  }
+  copy(): PlaceUse {
+    return new PlaceUse(this.capacity, this);
+  }
 
   book(from: number, until: number, room: number, heat: number | null): void {
     if (until <= from) return;

@@ -15,7 +15,8 @@ export {
 } from './instance';
 export { batchesOf } from './batches';
 export { benchOf } from './bench';
-export { OWN, outcomeOf, placeByKeys, placeInTime } from './placing';
+export { OWN } from './placing';
+export { outcomeOf, placeByKeys, placeInTime } from './unfolding';
 export { searchSchedule, triesFor } from './search';
 export { asLateAsSafe } from './later';
 export { checkSchedule, type Violation } from './check';

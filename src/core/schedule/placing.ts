@@ -6,15 +6,12 @@
 import type { Bench } from './bench';
 import { Hands, PlaceUse } from './bookings';
 import {
-  LATE_WEIGHT,
   READY_MINUTES,
   endOf,
   handsMinutesOf,
-  horizonOf,
   nothingPlaced,
   readyCost,
   type Instance,
-  type Outcome,
   type PlaceId,
   type Placed,
   type Task,
@@ -47,8 +44,22 @@ export class Placing {
   /** Placed steps of each kind of set-up, as they came. */
   private readonly standing = new Map<number, number[]>();
 
-  constructor(private readonly bench: Bench) {
+  /** @param from what is placed already; nothing where it is left out */
+  constructor(
+    private readonly bench: Bench,
+    from?: Placing,
+  ) {
     const { instance } = bench;
+    if (from) {
+      const { starts, who, shared } = from.placed;
+      this.placed = { starts: starts.slice(), who: who.slice(), shared: shared.slice() };
+      this.ends = from.ends.slice();
+      this.ripe = from.ripe.slice();
+      this.hands = from.hands.map((hands) => hands.copy());
+      this.use = { bench: from.use.bench.copy(), rack: from.use.rack.copy(), oven: from.use.oven.copy() };
+      for (const [kind, standing] of from.standing) this.standing.set(kind, standing.slice());
+      return;
+    }
     this.placed = nothingPlaced(instance.tasks.length);
     this.ends = bench.unplaced.slice();
     this.ripe = bench.unplaced.slice();
@@ -379,146 +390,3 @@ export function withPinned(bench: Bench): Placing {
   }
   return placing;
 }
-
-/** What is placed so far, what may be placed next, and what it costs at the least. */
-class Unfolding {
-  readonly placing: Placing;
-  cost = 0;
-  private readonly waiting: Int32Array;
-  private readonly finishes: Float64Array;
-
-  /** @param onOpen a step whose predecessors are all placed; pinned ones are taken as they stand */
-  constructor(
-    private readonly bench: Bench,
-    private readonly onOpen: (index: number) => void,
-  ) {
-    this.placing = withPinned(bench);
-    this.waiting = bench.waitsFor.slice();
-    this.finishes = new Float64Array(bench.dueOf.length);
-  }
-
-  begin(): void {
-    const { waitsFor } = this.bench;
-    for (let index = 0; index < waitsFor.length; index++) if (waitsFor[index] === 0) this.opened(index);
-  }
-
-  /** After a step was placed: what it costs, and what it lets begin. */
-  goOn(index: number): void {
-    const { placing, finishes, waiting } = this;
-    const { followers, rest, setAt, dueOf, instance } = this.bench;
-    const task = instance.tasks[index];
-    const set = setAt[task.piece];
-    this.cost += readyCost(task, placing.placed.shared[index]);
-    const finish = placing.endAt(index) + rest[index];
-    if (finish > finishes[set]) {
-      this.cost += finish - finishes[set];
-      const due = dueOf[set];
-      if (finish > due) this.cost += LATE_WEIGHT * (finish - Math.max(due, finishes[set]));
-      finishes[set] = finish;
-    }
-    for (const next of followers[index]) if (--waiting[next] === 0) this.opened(next);
-  }
-
-  private opened(index: number): void {
-    if (this.placing.isPlaced(index)) this.goOn(index);
-    else this.onOpen(index);
-  }
-}
-
-/**
- * A schedule from an order of keys: among the steps whose predecessors are placed, the one with the least key is next.
- * Pinned ones are booked first.
- */
-export function placeByKeys(bench: Bench, keys: ArrayLike<number>): Placed;
-/** @returns null as soon as it is seen to cost more than `most` */
-export function placeByKeys(bench: Bench, keys: ArrayLike<number>, most: number): Placed | null;
-export function placeByKeys(bench: Bench, keys: ArrayLike<number>, most = Infinity): Placed | null {
-  const open: number[] = [];
-  const unfolding = new Unfolding(bench, (index) => open.push(index));
-  const { placing } = unfolding;
-  unfolding.begin();
-  while (open.length > 0) {
-    let best = 0;
-    for (let at = 1; at < open.length; at++)
-      if (keys[open[at]] < keys[open[best]] || (keys[open[at]] === keys[open[best]] && open[at] < open[best]))
-        best = at;
-    const index = open[best];
-    open[best] = open[open.length - 1];
-    open.pop();
-    if (!placing.placeFrom(index, placing.lowerBound(index))) continue;
-    unfolding.goOn(index);
-    if (unfolding.cost > most) return null;
-  }
-  return placing.placed;
-}
-
-/**
- * A schedule made through time (a parallel scheme): whenever hands are free, the step with the least key that can begin
- * then does. Hands never stand idle while anything can be done, so the short waits of one piece are filled by the next;
- * the best schedule need not be among these, but a good one is soon found.
- *
- * @returns null as soon as it is seen to cost more than `most`
- */
-export function placeInTime(bench: Bench, keys: ArrayLike<number>, most = Infinity): Placed | null {
-  /** Those with the least key first, and no earlier than this each can begin. */
-  const open: number[] = [];
-  const from = new Float64Array(bench.instance.tasks.length);
-  const unfolding = new Unfolding(bench, (index) => {
-    from[index] = placing.lowerBound(index);
-    let at = open.push(index) - 1;
-    for (; at > 0 && keys[open[at - 1]] > keys[index]; at--) open[at] = open[at - 1];
-    open[at] = index;
-  });
-  const { placing } = unfolding;
-  unfolding.begin();
-  for (let now = 0; open.length > 0;) {
-    let least = Infinity;
-    for (const index of open) if (from[index] < least) least = from[index];
-    now = placing.nextIdle(Math.max(least, now));
-    if (now === Infinity) break;
-    for (let at = 0; at < open.length; at++) {
-      const index = open[at];
-      if (from[index] > now) continue;
-      const spots = placing.spotsFrom(index, now);
-      from[index] = spots ? spots[0].start : Infinity;
-      if (!spots || from[index] > now) continue;
-      open.splice(at, 1);
-      placing.bookChain(index, spots);
-      unfolding.goOn(index);
-      if (unfolding.cost > most) return null;
-      break;
-    }
-  }
-  return placing.placed;
-}
-
-/**
- * What a schedule comes to; a set counts as one piece, finished when the last of it is. A piece with a step that found no place finishes
- * beyond the last window and counts as late.
- */
-export function outcomeOf({ instance, ripeness, sets, dueOf }: Bench, placed: Placed): Outcome {
-  const { tasks, pieces } = instance;
-  const beyond = horizonOf(instance) + BEYOND_MINUTES;
-  const finishes = new Array<number>(pieces.length).fill(0);
-  const unplaced: number[] = [];
-  tasks.forEach((task, index) => {
-    const stands = placed.who[index] !== 0;
-    if (!stands) unplaced.push(index);
-    const finish = stands ? ripeness.ripeAt(task, endOf(instance, placed, index)) : beyond;
-    if (finish > finishes[task.piece]) finishes[task.piece] = finish;
-  });
-  const tardiness = pieces.map(({ dueMinute }, piece) =>
-    dueMinute === null ? 0 : Math.max(0, finishes[piece] - dueMinute),
-  );
-  let cost = 0;
-  for (let index = 0; index < tasks.length; index++)
-    if (placed.who[index] !== 0) cost += readyCost(tasks[index], placed.shared[index]);
-  for (let set = 0; set < sets.length; set++) {
-    let finish = 0;
-    for (const piece of sets[set]) if (finishes[piece] > finish) finish = finishes[piece];
-    cost += finish + LATE_WEIGHT * Math.max(0, finish - dueOf[set]);
-  }
-  return { finishes, tardiness, cost, unplaced };
-}
-
-const BEYOND_MINUTES = 7 * 1440;

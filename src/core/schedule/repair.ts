@@ -5,7 +5,8 @@
  */
 import { endOf, handsMinutesOf, type Instance, type Placed } from './instance';
 import { benchOf, type Bench } from './bench';
-import { outcomeOf, withPinned, type Placing } from './placing';
+import { withPinned, type Placing } from './placing';
+import { outcomeOf } from './unfolding';
 import { searchOn, type SearchLimits } from './search';
 
 export interface Repaired {

@@ -1,15 +1,16 @@
 /**
- * A good schedule: orders by simple rules first; then orders of whole pieces, each made through time so that hands never
- * stand idle; then the order of steps changed a little again and again. What costs less is kept, and now and then what
- * costs a little more (annealing). Seeded: the same instance, seed and number
- * of tries give the same schedule. Source: standard practice for scheduling under scarce resources; bench/ compares it
- * with an exact solver.
+ * A good schedule: orders by simple rules first; then orders of whole pieces, grown from the front, each made through
+ * time so that hands never stand idle; then the order of steps changed a little again and again. What costs less is
+ * kept, and now and then what costs a little more (annealing). Seeded: the same instance, seed and number of tries give
+ * the same schedule. Source: standard practice for scheduling under scarce resources; bench/ compares it with an exact
+ * solver.
  */
 import { clamp, seededChance } from '@/core/shared';
 import { handsMinutesOf, nothingPlaced, type Instance, type Outcome, type Placed } from './instance';
 import { batchesOf } from './batches';
 import { benchOf, type Bench } from './bench';
-import { outcomeOf, placeByKeys, placeInTime } from './placing';
+import { grownOrder } from './growing';
+import { outcomeOf, placeByKeys, placeInTime } from './unfolding';
 
 export interface SearchLimits {
   tries: number;
@@ -46,6 +47,9 @@ const LEAST_ORDER_SHARE = 0.5;
 const ORDER_SHARE = 0.8;
 const ORDERS_A_PIECE = 90;
 const ORDER_HEAT = 0.08;
+/** Of these, those an order is grown in; and the heat of what follows then. */
+const GROWN_SHARE = 0.6;
+const GROWN_HEAT = 0.04;
 /** A schedule made through time takes as long as so many made step by step. */
 const IN_TIME_TRIES = 1.25;
 /** Few pieces: of all tries, those that look for a place to begin from. */
@@ -108,10 +112,13 @@ class Trials {
   hold(keys: Float64Array, most: number, way: Way = placeByKeys): { placed: Placed; outcome: Outcome } | null {
     this.tried += way === placeInTime ? IN_TIME_TRIES : 1;
     const placed = way(this.bench, keys, most);
-    if (!placed) return null;
+    return placed && { placed, outcome: this.outcome(placed) };
+  }
+
+  outcome(placed: Placed): Outcome {
     const outcome = outcomeOf(this.bench, placed);
     if (outcome.cost < this.best.cost - LEAST_GAIN) this.best = { placed, cost: outcome.cost, tries: this.tried };
-    return { placed, outcome };
+    return outcome;
   }
 
   /**
@@ -159,15 +166,13 @@ function annealed(bench: Bench, from: Found, { tries, seed }: SearchLimits): Fou
 }
 
 /**
- * Orders of whole pieces, a set as one: whenever hands are free, the first piece goes on that can. One moved or two
- * exchanged, near each other more often.
+ * Orders of whole pieces, a set as one: whenever hands are free, the first piece goes on that can. Grown from the front
+ * where there are more than a few; then one moved or two exchanged, near each other more often.
  */
 function orderPieces(trials: Trials, tails: Float64Array, tries: number, chance: () => number): void {
   const { bench } = trials;
   const { tasks, pieces } = bench.instance;
-  const { finishes } = outcomeOf(bench, trials.best.placed);
-  const ends = bench.sets.map((set) => Math.min(...set.map((piece) => finishes[piece])));
-  let order = [...ends.keys()].sort((a, b) => ends[a] - ends[b] || a - b);
+  const begun = trials.tried;
   const longest = Math.max(1, ...tails);
   const keysOf = (of: readonly number[]) => {
     const rank = new Float64Array(pieces.length);
@@ -176,10 +181,25 @@ function orderPieces(trials: Trials, tails: Float64Array, tries: number, chance:
     });
     return Float64Array.from(tasks, (task, index) => rank[task.piece] - tails[index] / (2 * longest));
   };
+  let order: readonly number[];
+  let heat = ORDER_HEAT;
+  if (bench.sets.length > MOST_ORDERED) {
+    const grown = grownOrder(bench, keysOf, tries * GROWN_SHARE);
+    trials.tried += grown.tried;
+    trials.outcome(grown.placed);
+    ({ order } = grown);
+    heat = GROWN_HEAT;
+  } else {
+    const { finishes } = outcomeOf(bench, trials.best.placed);
+    const ends = bench.sets.map((set) => Math.min(...set.map((piece) => finishes[piece])));
+    order = [...ends.keys()].sort((a, b) => ends[a] - ends[b] || a - b);
+  }
+  const from = trials.tried;
   let cost = Infinity;
-  for (const begun = trials.tried; trials.tried < begun + tries;) {
+  while (trials.tried < begun + tries) {
     const next = cost === Infinity ? order : reordered(order, chance);
-    const most = cost === Infinity ? Infinity : trials.mostOf(cost, (trials.tried - begun) / tries, chance, ORDER_HEAT);
+    const done = (trials.tried - from) / (begun + tries - from);
+    const most = cost === Infinity ? Infinity : trials.mostOf(cost, done, chance, heat);
     const found = trials.hold(keysOf(next), most, placeInTime);
     if (found && found.outcome.cost <= most) {
       order = next;
