@@ -1,4 +1,5 @@
 import Joi from 'joi';
+import { atFirstUse } from '@/core/shared';
 import { MOST_HANDS, type BuildInput, type FreeHours, type Places, type Shelf } from '@/core/schedule';
 import { WORKS, type Work } from '@/core/plan';
 import { MOST_SPANS, type DaySpan } from '@/core/measure';
@@ -111,53 +112,55 @@ const singleDays = () => Joi.object<Agenda['days']>().pattern(day().optional(), 
 const byStep = () => Joi.object<Record<string, number>>().pattern(Joi.string().max(200), instant()).required();
 const step = () => Joi.string().max(200).required();
 
-const AGENDA_SCHEMA = section<Agenda>({
-  id: oneOf('agenda'),
-  version: Joi.number().valid(AGENDA_VERSION).required(),
-  weekly: list(spans(), 7).length(7),
-  hoursSaid: Joi.boolean().required(),
-  days: singleDays(),
-  quiet: maybe(span()),
-  busy: list(
-    item<BusyTime>({
-      id: Joi.string().max(400).required(),
-      title: words(400),
-      fromAt: instant(),
-      untilAt: instant(),
-    }),
-    5000,
-  ),
-  busyFrom: maybe(Joi.string().max(300)),
-  places: section<Places>({ bench: whole(0, 20), rack: whole(0, 200), oven: whole(0, 10) }),
-  helpers: list(
-    item<HelperHands>({
-      id: Joi.string().max(80).required(),
-      name: words(80),
-      weekly: list(spans(), 7).length(7),
-      days: singleDays(),
-      can: list(oneOf(...WORKS), WORKS.length),
-    }),
-    MOST_HELPERS,
-  ),
-  shelf: section<Shelf>({ widthMm: figure(SHELF_MM.min, SHELF_MM.max), depthMm: figure(SHELF_MM.min, SHELF_MM.max) }),
-  mode: oneOf('earliest', 'latest'),
-  reserveHours: figure(0, 1000),
-  alarmMinutes: figure(0, MINUTES_PER_DAY),
-  starts: byStep(),
-  pins: byStep(),
-  notBefore: byStep(),
-  who: Joi.object<Record<string, number>>()
-    .pattern(Joi.string().max(200), whole(1, 2 ** MOST_HANDS - 1))
-    .required(),
-  shared: list(Joi.string().max(200), 20_000),
-  partly: Joi.object<Record<string, number>>().pattern(Joi.string().max(200), figure(0, 1)).required(),
-  running: maybe(item<NonNullable<Agenda['running']>>({ step: step(), startedAt: instant() })),
-  aside: list(Joi.string().max(80), 2000),
-  putAway: list(Joi.string().max(80), 20_000),
-  revision: whole(0, Number.MAX_SAFE_INTEGER),
-});
+const agendaSchema = atFirstUse(() =>
+  section<Agenda>({
+    id: oneOf('agenda'),
+    version: Joi.number().valid(AGENDA_VERSION).required(),
+    weekly: list(spans(), 7).length(7),
+    hoursSaid: Joi.boolean().required(),
+    days: singleDays(),
+    quiet: maybe(span()),
+    busy: list(
+      item<BusyTime>({
+        id: Joi.string().max(400).required(),
+        title: words(400),
+        fromAt: instant(),
+        untilAt: instant(),
+      }),
+      5000,
+    ),
+    busyFrom: maybe(Joi.string().max(300)),
+    places: section<Places>({ bench: whole(0, 20), rack: whole(0, 200), oven: whole(0, 10) }),
+    helpers: list(
+      item<HelperHands>({
+        id: Joi.string().max(80).required(),
+        name: words(80),
+        weekly: list(spans(), 7).length(7),
+        days: singleDays(),
+        can: list(oneOf(...WORKS), WORKS.length),
+      }),
+      MOST_HELPERS,
+    ),
+    shelf: section<Shelf>({ widthMm: figure(SHELF_MM.min, SHELF_MM.max), depthMm: figure(SHELF_MM.min, SHELF_MM.max) }),
+    mode: oneOf('earliest', 'latest'),
+    reserveHours: figure(0, 1000),
+    alarmMinutes: figure(0, MINUTES_PER_DAY),
+    starts: byStep(),
+    pins: byStep(),
+    notBefore: byStep(),
+    who: Joi.object<Record<string, number>>()
+      .pattern(Joi.string().max(200), whole(1, 2 ** MOST_HANDS - 1))
+      .required(),
+    shared: list(Joi.string().max(200), 20_000),
+    partly: Joi.object<Record<string, number>>().pattern(Joi.string().max(200), figure(0, 1)).required(),
+    running: maybe(item<NonNullable<Agenda['running']>>({ step: step(), startedAt: instant() })),
+    aside: list(Joi.string().max(80), 2000),
+    putAway: list(Joi.string().max(80), 20_000),
+    revision: whole(0, Number.MAX_SAFE_INTEGER),
+  }),
+);
 
-export const checkAgenda = (data: unknown): Result<Agenda, 'record-invalid'> => checkRecord(AGENDA_SCHEMA, data);
+export const checkAgenda = (data: unknown): Result<Agenda, 'record-invalid'> => checkRecord(agendaSchema(), data);
 
 const MIGRATIONS: readonly Migration[] = [
   {

@@ -1,8 +1,9 @@
 import Joi from 'joi';
+import { atFirstUse } from '@/core/shared';
 import { count, item, list, oneOf, section } from './fields';
 import { MOST_LAYERS } from './piece/picture';
 import { MOST_READINGS } from './piece/rub';
-import { PICTURE_FIELDS, type PictureRecord } from './picture';
+import { pictureFields, type PictureRecord } from './picture';
 
 /** Says what kind of file it is before anything else is read. */
 export const BUNDLE_FORMAT = 'fobbet-piece';
@@ -23,16 +24,19 @@ export interface BundleManifest {
   pictures: ListedPicture[];
 }
 
-const listed = item<ListedPicture>({
-  ...PICTURE_FIELDS,
-  path: Joi.string()
-    .pattern(/^pictures\/[A-Za-z0-9-]{1,64}\.(jpg|png|webp)$/)
-    .required(),
-});
+const listed = () =>
+  item<ListedPicture>({
+    ...pictureFields(),
+    path: Joi.string()
+      .pattern(/^pictures\/[A-Za-z0-9-]{1,64}\.(jpg|png|webp)$/)
+      .required(),
+  });
 
-export const BUNDLE_SCHEMA = section<BundleManifest>({
-  format: oneOf(BUNDLE_FORMAT),
-  bundleVersion: count(Number.MAX_SAFE_INTEGER),
-  piece: Joi.object().unknown().required(),
-  pictures: list(listed, MOST_PICTURES),
-});
+export const bundleSchema = atFirstUse(() =>
+  section<BundleManifest>({
+    format: oneOf(BUNDLE_FORMAT),
+    bundleVersion: count(Number.MAX_SAFE_INTEGER),
+    piece: Joi.object().unknown().required(),
+    pictures: list(listed(), MOST_PICTURES),
+  }),
+);

@@ -2,7 +2,7 @@ export {
   MOST_FAULT_NOTES,
   MOST_READINGS,
   PIECE_MIGRATIONS,
-  PIECE_SCHEMA,
+  pieceSchema,
   PIECE_VERSION,
   checkPiece,
   nameLike,
@@ -17,15 +17,15 @@ export {
   withPlanOf,
   type Piece,
 } from './piece';
-export { PICTURE_FIELDS, factsOf, type PictureFiles, type PictureRecord, type StoredPicture } from './picture';
+export { pictureFields, factsOf, type PictureFiles, type PictureRecord, type StoredPicture } from './picture';
 export { DEFAULT_SETTINGS, KEY_IDS, checkSettings, readSettings, type KeyId, type Settings } from './settings';
-export { BUNDLE_FORMAT, BUNDLE_SCHEMA, BUNDLE_VERSION, MOST_PICTURES, type BundleManifest } from './bundle';
+export { BUNDLE_FORMAT, bundleSchema, BUNDLE_VERSION, MOST_PICTURES, type BundleManifest } from './bundle';
 export { checkRecord, migrateToCurrent, type VersionCode } from './version';
 export {
   EMPTY_STASH,
   ITEM_BOUNDS,
   ITEM_KINDS,
-  ITEM_SCHEMA,
+  itemSchema,
   MOST_ITEMS,
   UNIT_OF,
   atHandOf,

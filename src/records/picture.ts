@@ -30,7 +30,7 @@ export type StoredPicture = PictureRecord & PictureFiles;
 
 export const factsOf = ({ file: _file, preview: _preview, ...facts }: StoredPicture): PictureRecord => facts;
 
-export const PICTURE_FIELDS: Joi.StrictSchemaMap<PictureRecord> = {
+export const pictureFields = (): Joi.StrictSchemaMap<PictureRecord> => ({
   id: recordId(),
   name: Joi.string().max(255).required(),
   type: oneOf('image/jpeg', 'image/png', 'image/webp'),
@@ -41,4 +41,4 @@ export const PICTURE_FIELDS: Joi.StrictSchemaMap<PictureRecord> = {
   paleShare: share(),
   darkShare: share(),
   sketch: Joi.string().length(SKETCH_LENGTH).pattern(SKETCH_LETTERS),
-};
+});

@@ -1,4 +1,5 @@
 import Joi from 'joi';
+import { atFirstUse } from '@/core/shared';
 import { figure, instant, item, list, maybe, oneOf, section } from './fields';
 import type { Air, AirReading } from '@/core/cure';
 import type { Result } from '@/core/shared';
@@ -26,24 +27,26 @@ export const MOST_READINGS = 3024;
 const celsius = () => figure(-40, 70);
 const percent = () => figure(0, 100);
 
-const ROOM_SCHEMA = section<RoomRecord>({
-  id: oneOf('room'),
-  version: Joi.number().valid(1).required(),
-  readings: list(
-    item<AirReading>({ at: instant(), temperatureC: celsius(), humidityPercent: percent() }),
-    MOST_READINGS,
-  ),
-  day: maybe(
-    item<NonNullable<RoomRecord['day']>>({
-      coldestC: celsius(),
-      warmestC: celsius(),
-      humidityPercent: percent(),
-    }),
-  ),
-  hours: maybe(list(item<Air>({ temperatureC: celsius(), humidityPercent: percent() }), 24).length(24)),
-});
+const roomSchema = atFirstUse(() =>
+  section<RoomRecord>({
+    id: oneOf('room'),
+    version: Joi.number().valid(1).required(),
+    readings: list(
+      item<AirReading>({ at: instant(), temperatureC: celsius(), humidityPercent: percent() }),
+      MOST_READINGS,
+    ),
+    day: maybe(
+      item<NonNullable<RoomRecord['day']>>({
+        coldestC: celsius(),
+        warmestC: celsius(),
+        humidityPercent: percent(),
+      }),
+    ),
+    hours: maybe(list(item<Air>({ temperatureC: celsius(), humidityPercent: percent() }), 24).length(24)),
+  }),
+);
 
-export const checkRoom = (data: unknown): Result<RoomRecord, 'record-invalid'> => checkRecord(ROOM_SCHEMA, data);
+export const checkRoom = (data: unknown): Result<RoomRecord, 'record-invalid'> => checkRecord(roomSchema(), data);
 
 /** Reads a stored room. */
 export function readRoom(data: unknown): Result<RoomRecord, VersionCode> {

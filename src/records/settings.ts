@@ -1,5 +1,5 @@
 import type { UnitSystem } from '@/core/measure';
-import { MS_PER_DAY, type Result } from '@/core/shared';
+import { atFirstUse, MS_PER_DAY, type Result } from '@/core/shared';
 import { figure, oneOf, section, words, yesOrNo } from './fields';
 import { checkRecord } from './version';
 
@@ -55,32 +55,34 @@ const LONGEST_AHEAD_MS = 366 * MS_PER_DAY;
 /** One sign that a key gives; digits are the stations'. */
 const key = () => words(2).pattern(/^[^\s\d]?$/u);
 
-const SETTINGS_SCHEMA = section<Settings>({
-  id: oneOf('settings'),
-  unitSystem: oneOf('metric', 'inch'),
-  theme: oneOf('auto', 'light', 'dark'),
-  clockAheadMs: figure(0, LONGEST_AHEAD_MS),
-  room: section<Settings['room']>({ temperatureC: figure(-20, 60), humidityPercent: figure(0, 100) }),
-  sensor: yesOrNo(),
-  sound: yesOrNo(),
-  speech: yesOrNo(),
-  benchContrast: yesOrNo(),
-  keysOn: yesOrNo(),
-  keys: section<Settings['keys']>({
-    turn: key(),
-    units: key(),
-    newPiece: key(),
-    bench: key(),
-    find: key(),
-    help: key(),
+const settingsSchema = atFirstUse(() =>
+  section<Settings>({
+    id: oneOf('settings'),
+    unitSystem: oneOf('metric', 'inch'),
+    theme: oneOf('auto', 'light', 'dark'),
+    clockAheadMs: figure(0, LONGEST_AHEAD_MS),
+    room: section<Settings['room']>({ temperatureC: figure(-20, 60), humidityPercent: figure(0, 100) }),
+    sensor: yesOrNo(),
+    sound: yesOrNo(),
+    speech: yesOrNo(),
+    benchContrast: yesOrNo(),
+    keysOn: yesOrNo(),
+    keys: section<Settings['keys']>({
+      turn: key(),
+      units: key(),
+      newPiece: key(),
+      bench: key(),
+      find: key(),
+      help: key(),
+    }),
+    notices: oneOf('short', 'long', 'stay'),
+    contrast: yesOrNo(),
+    unfolded: yesOrNo(),
   }),
-  notices: oneOf('short', 'long', 'stay'),
-  contrast: yesOrNo(),
-  unfolded: yesOrNo(),
-});
+);
 
 export function checkSettings(data: unknown): Result<Settings, 'settings-refused'> {
-  const checked = checkRecord(SETTINGS_SCHEMA, data);
+  const checked = checkRecord(settingsSchema(), data);
   return checked.ok ? checked : { ok: false, error: { ...checked.error, code: 'settings-refused' } };
 }
 
@@ -91,7 +93,8 @@ export function checkSettings(data: unknown): Result<Settings, 'settings-refused
 export function readSettings(data: unknown): Settings {
   const stored: Readonly<Record<string, unknown>> = typeof data === 'object' && data !== null ? { ...data } : {};
   const kept = Object.entries(stored).filter(
-    ([key, value]) => key in DEFAULT_SETTINGS && checkRecord(SETTINGS_SCHEMA, { ...DEFAULT_SETTINGS, [key]: value }).ok,
+    ([key, value]) =>
+      key in DEFAULT_SETTINGS && checkRecord(settingsSchema(), { ...DEFAULT_SETTINGS, [key]: value }).ok,
   );
   return { ...DEFAULT_SETTINGS, ...Object.fromEntries(kept) };
 }

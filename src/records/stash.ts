@@ -11,7 +11,7 @@ import {
 } from '@/core/craft';
 import { type AtHand, type PrinterAtHand, TRUE_PRINTER, type PrinterTruth } from '@/core/at-hand';
 import { anyOf, day, figure, instant, item, list, maybe, named, oneOf, section, words } from './fields';
-import { sum, type Result } from '@/core/shared';
+import { atFirstUse, sum, type Result } from '@/core/shared';
 import { checkRecord, migrateToCurrent, type Migration, type VersionCode } from './version';
 
 /** Version 1 had notes on binders; 2 has items of every kind, with what is left of them. */
@@ -114,37 +114,41 @@ const MATERIALS = [...BINDERS, ...SEALERS, ...PRINTS, ...PIGMENTS].map(({ id }) 
 const amount = (least: number, most: number) => maybe(figure(least, most));
 const bounded = (key: keyof typeof ITEM_BOUNDS) => amount(ITEM_BOUNDS[key].min, ITEM_BOUNDS[key].max);
 
-export const ITEM_SCHEMA = item<StashItem>({
-  id: Joi.string()
-    .pattern(/^[A-Za-z0-9-]{1,80}$/)
-    .required(),
-  kind: oneOf(...ITEM_KINDS),
-  material: maybe(oneOf(...MATERIALS)),
-  name: named(120),
-  unit: oneOf('ml', 'sheets', 'pieces'),
-  amount: bounded('amount'),
-  countedAt: instant(),
-  price: bounded('price'),
-  size: bounded('size'),
-  openedOn: maybe(day()),
-  label: section<LabelValues>({
-    filmUm: bounded('filmUm'),
-    waitHours: bounded('waitHours'),
-    openMinutes: bounded('openMinutes'),
+export const itemSchema = atFirstUse(() =>
+  item<StashItem>({
+    id: Joi.string()
+      .pattern(/^[A-Za-z0-9-]{1,80}$/)
+      .required(),
+    kind: oneOf(...ITEM_KINDS),
+    material: maybe(oneOf(...MATERIALS)),
+    name: named(120),
+    unit: oneOf('ml', 'sheets', 'pieces'),
+    amount: bounded('amount'),
+    countedAt: instant(),
+    price: bounded('price'),
+    size: bounded('size'),
+    openedOn: maybe(day()),
+    label: section<LabelValues>({
+      filmUm: bounded('filmUm'),
+      waitHours: bounded('waitHours'),
+      openMinutes: bounded('openMinutes'),
+    }),
+    limitC: bounded('limitC'),
+    note: words(500),
   }),
-  limitC: bounded('limitC'),
-  note: words(500),
-});
+);
 
-const STASH_SCHEMA = section<Stash>({
-  id: oneOf('stash'),
-  version: Joi.number().valid(STASH_VERSION).required(),
-  printer: oneOf('copy-shop', 'laser', 'inkjet'),
-  papers: list(anyOf(PRINTS), PRINTS.length).unique(),
-  skill: Joi.number().valid(1, 2, 3).required(),
-  truth: section<PrinterTruth>({ acrossMm: amount(90, 110), alongMm: amount(90, 110), marginMm: amount(0, 30) }),
-  items: list(ITEM_SCHEMA, MOST_ITEMS).unique('id'),
-});
+const stashSchema = atFirstUse(() =>
+  section<Stash>({
+    id: oneOf('stash'),
+    version: Joi.number().valid(STASH_VERSION).required(),
+    printer: oneOf('copy-shop', 'laser', 'inkjet'),
+    papers: list(anyOf(PRINTS), PRINTS.length).unique(),
+    skill: Joi.number().valid(1, 2, 3).required(),
+    truth: section<PrinterTruth>({ acrossMm: amount(90, 110), alongMm: amount(90, 110), marginMm: amount(0, 30) }),
+    items: list(itemSchema(), MOST_ITEMS).unique('id'),
+  }),
+);
 
 /** What binders were called when version 2 was shipped. */
 const NAMES_OF_VERSION_TWO: Readonly<Record<string, string>> = {
@@ -195,7 +199,7 @@ const notesBecomeItems: Migration = {
 
 const STASH_MIGRATIONS: readonly Migration[] = [notesBecomeItems];
 
-export const checkStash = (data: unknown): Result<Stash, 'record-invalid'> => checkRecord(STASH_SCHEMA, data);
+export const checkStash = (data: unknown): Result<Stash, 'record-invalid'> => checkRecord(stashSchema(), data);
 
 /** Reads a stored stash of any version. */
 export function readStash(data: unknown): Result<Stash, VersionCode> {

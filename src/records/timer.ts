@@ -1,4 +1,5 @@
 import Joi from 'joi';
+import { atFirstUse } from '@/core/shared';
 import { instant, maybe, section } from './fields';
 
 /** A timer at the bench. Instants by the program's clock, epoch ms. */
@@ -16,19 +17,21 @@ export interface BenchTimer {
   rangAt: number | null;
 }
 
-const TIMER_SCHEMA = section<BenchTimer>({
-  id: Joi.string().max(80).required(),
-  label: Joi.string().max(200).required(),
-  pieceId: maybe(Joi.string().max(80)),
-  step: maybe(Joi.string().max(200)),
-  startedAt: instant(),
-  endsAt: instant(),
-  pausedLeftMs: maybe(Joi.number().min(0)),
-  rangAt: maybe(Joi.number().min(0)),
-});
+const timerSchema = atFirstUse(() =>
+  section<BenchTimer>({
+    id: Joi.string().max(80).required(),
+    label: Joi.string().max(200).required(),
+    pieceId: maybe(Joi.string().max(80)),
+    step: maybe(Joi.string().max(200)),
+    startedAt: instant(),
+    endsAt: instant(),
+    pausedLeftMs: maybe(Joi.number().min(0)),
+    rangAt: maybe(Joi.number().min(0)),
+  }),
+);
 
 /** Null for what is no timer. */
 export function readTimer(data: unknown): BenchTimer | null {
-  const checked = TIMER_SCHEMA.validate(data, { convert: false });
+  const checked = timerSchema().validate(data, { convert: false });
   return checked.error ? null : checked.value;
 }

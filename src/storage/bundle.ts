@@ -7,7 +7,7 @@ import { strFromU8, strToU8, unzipSync, zipSync, type Zippable } from 'fflate';
 import { clamp, fail, ok, type Result } from '@/core/shared';
 import {
   BUNDLE_FORMAT,
-  BUNDLE_SCHEMA,
+  bundleSchema,
   BUNDLE_VERSION,
   MOST_PICTURES,
   checkRecord,
@@ -141,6 +141,6 @@ function readManifest(content: Uint8Array | undefined): Result<BundleManifest, B
       values: { found: bundleVersion, known: BUNDLE_VERSION },
     });
   }
-  const checked = checkRecord(BUNDLE_SCHEMA, data);
+  const checked = checkRecord(bundleSchema(), data);
   return checked.ok ? checked : { ok: false, error: { ...checked.error, code: 'bundle-damaged' } };
 }

@@ -3,7 +3,7 @@ import { BINDERS, PIGMENTS, PRINTS, SEALERS } from '@/core/craft';
 import { fail, ok, type Result } from '@/core/shared';
 import {
   ITEM_KINDS,
-  ITEM_SCHEMA,
+  itemSchema,
   MOST_ITEMS,
   UNIT_OF,
   newItem,
@@ -122,6 +122,6 @@ function readRow(cell: (column: Column) => string, now: number, newId: () => str
       openMinutes: figures['label open min'] ?? null,
     },
   });
-  const { error } = ITEM_SCHEMA.validate(item, { convert: false });
+  const { error } = itemSchema().validate(item, { convert: false });
   return error ? error.message.replaceAll('"', '') : item;
 }

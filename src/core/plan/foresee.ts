@@ -1,7 +1,8 @@
 import type { AtHand } from '@/core/at-hand';
 import type { Candidate } from '@/core/method';
+import { inOneGo } from '@/core/shared';
 import { applyPatch, type Job, type MissingCode, type PictureFacts, type PiecePlan } from '@/core/stations';
-import { planPiece } from './plan-piece';
+import { planPiece, planningPiece } from './plan-piece';
 import { missingAt } from './standing';
 
 /**
@@ -22,12 +23,23 @@ export function foresee<J extends Job>(
   atHand: AtHand,
   plan = planPiece(job, picture, now, atHand),
 ): Foreseen<J> {
+  return inOneGo(foreseeing(job, picture, now, atHand, plan));
+}
+
+/** The same bit by bit. */
+export function* foreseeing<J extends Job>(
+  job: J,
+  picture: PictureFacts | null,
+  now: number,
+  atHand: AtHand,
+  plan: PiecePlan,
+): Generator<void, Foreseen<J>> {
   const best = plan.method.binder
     ? null
     : (plan.method.candidates.find(({ verdict, school }) => verdict !== 'refused' && !school.traced) ?? null);
   if (!best) return { job, plan, assumed: null, lacks: lacking(job, plan) };
   const taken = applyPatch(job, { method: { school: best.school.id, binder: best.binder.id } });
-  const foreseen = planPiece(taken, picture, now, atHand);
+  const foreseen = yield* planningPiece(taken, picture, now, atHand);
   return { job: taken, plan: foreseen, assumed: best, lacks: lacking(taken, foreseen) };
 }
 

@@ -1,4 +1,5 @@
 import { NOTHING_SAID, type AtHand } from '@/core/at-hand';
+import { inOneGo } from '@/core/shared';
 import { STATIONS, STATION_REGISTRY, type Job, type PictureFacts, type PiecePlan } from '@/core/stations';
 
 /**
@@ -13,9 +14,20 @@ export function planPiece(
   now: number,
   atHand: AtHand = NOTHING_SAID,
 ): PiecePlan {
+  return inOneGo(planningPiece(job, picture, now, atHand));
+}
+
+/** The plan of one piece bit by bit: between two stations whoever asks may do something else. */
+export function* planningPiece(
+  job: Job,
+  picture: PictureFacts | null,
+  now: number,
+  atHand: AtHand,
+): Generator<void, PiecePlan> {
   const setting = { job, picture, now, atHand };
   const answered: Partial<PiecePlan> = {};
   for (const id of STATIONS) {
+    yield;
     // A station reads only what its type names, which the registry's order has answered by now.
     Object.assign(answered, { [id]: STATION_REGISTRY[id].answer(setting, answered as PiecePlan) });
   }

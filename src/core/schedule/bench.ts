@@ -1,3 +1,4 @@
+import { groupsBy } from '@/core/shared';
 import type { Instance } from './instance';
 import { ripenessOf, type Ripeness } from './ripeness';
 
@@ -36,13 +37,11 @@ export function benchOf(instance: Instance): Bench {
     if (wait.maxMinutes !== null && followers[index].length > 0) tied[index] = followers[index][0];
   });
   const ripeness = ripenessOf(instance);
-  const ofKind = new Map<number, number[]>();
-  tasks.forEach(({ setUp }, index) => {
-    if (setUp) ofKind.set(setUp.kind, [...(ofKind.get(setUp.kind) ?? []), index]);
-  });
+  const ofKind = groupsBy(tasks.keys(), (index) => tasks[index].setUp?.kind ?? null);
   const kin = tasks.map(({ setUp }, index) =>
     setUp ? (ofKind.get(setUp.kind) ?? []).filter((other) => other !== index) : [],
   );
+  const ofPiece = groupsBy(tasks.keys(), (index) => tasks[index].piece);
   const sets = setsOf(instance);
   const setAt = new Int32Array(instance.pieces.length);
   sets.forEach((set, at) => set.forEach((piece) => (setAt[piece] = at)));
@@ -61,22 +60,15 @@ export function benchOf(instance: Instance): Bench {
     tied,
     waitsFor: Int32Array.from(tasks, (task) => task.after.length),
     pinned: [...tasks.keys()].filter((index) => tasks[index].pinnedAt !== null),
-    ofPiece: instance.pieces.map((_, piece) => [...tasks.keys()].filter((index) => tasks[index].piece === piece)),
+    ofPiece: instance.pieces.map((_, piece) => ofPiece.get(piece) ?? []),
     teams: teamsOf(instance),
     unplaced: new Float64Array(tasks.length).fill(NaN),
   };
 }
 
-function setsOf({ pieces }: Instance): number[][] {
-  const sets = new Map<string | number, number[]>();
-  pieces.forEach(({ set }, piece) => {
-    const key = set ?? piece;
-    const own = sets.get(key);
-    if (own) own.push(piece);
-    else sets.set(key, [piece]);
-  });
-  return [...sets.values()];
-}
+const setsOf = ({ pieces }: Instance): number[][] => [
+  ...groupsBy(pieces.keys(), (piece) => pieces[piece].set ?? piece).values(),
+];
 
 /** Sampled over some days: never much more than the least there is. */
 function restOf({ tasks }: Instance, followers: readonly (readonly number[])[], { ripeAt }: Ripeness): Float64Array {

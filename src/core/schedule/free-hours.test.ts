@@ -1,3 +1,4 @@
+import { TZDate } from '@date-fns/tz';
 import fc from 'fast-check';
 import { MS_PER_HOUR, MS_PER_MINUTE } from '@/core/shared';
 import { parseSpans, formatSpans } from '@/core/measure';
@@ -110,6 +111,25 @@ describe('free hours', () => {
         },
       ),
       { numRuns: 60 },
+    );
+  });
+});
+
+describe('an instant of a local day', () => {
+  const zones = ['Europe/London', 'Australia/Lord_Howe', 'America/Santiago', 'Pacific/Apia', 'Asia/Kathmandu', 'UTC'];
+  it('is what the zone says, on days with and without a change of the clock', () => {
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...zones),
+        fc.date({ min: new Date('2011-01-01'), max: new Date('2030-12-31'), noInvalidDate: true }),
+        fc.integer({ min: 0, max: 1440 }),
+        (zone, date, minute) => {
+          const [year, month, day] = [date.getUTCFullYear(), date.getUTCMonth(), date.getUTCDate()];
+          const asked = new TZDate(year, month, day, Math.floor(minute / 60), minute % 60, zone).getTime();
+          expect(instantOf(date.toISOString().slice(0, 10), minute, zone)).toBe(asked);
+        },
+      ),
+      { numRuns: 2000 },
     );
   });
 });

@@ -34,6 +34,11 @@ export function dayOf(at: number, timeZone: string): string {
 
 /** The instant of a minute of a local day; one that the clock skips is as much later as the clock is put on. */
 export function instantOf(day: string, minute: number, timeZone: string): number {
+  const { startAt, isEven } = localDay(day, timeZone);
+  return isEven && minute <= DAY_MINUTES ? startAt + minute * MS_PER_MINUTE : inZone(day, minute, timeZone);
+}
+
+function inZone(day: string, minute: number, timeZone: string): number {
   const [year, month, date] = day.split('-');
   return new TZDate(
     Number(year),
@@ -43,6 +48,26 @@ export function instantOf(day: string, minute: number, timeZone: string): number
     minute % 60,
     timeZone,
   ).getTime();
+}
+
+/** When a day begins, and whether the clock is left alone on it. Zones are slow to ask, so it is kept. */
+interface LocalDay {
+  startAt: number;
+  isEven: boolean;
+}
+const localDays = new Map<string, LocalDay>();
+const MOST_DAYS_KEPT = 4000;
+
+function localDay(day: string, timeZone: string): LocalDay {
+  const key = `${timeZone} ${day}`;
+  let found = localDays.get(key);
+  if (!found) {
+    const startAt = inZone(day, 0, timeZone);
+    found = { startAt, isEven: inZone(day, DAY_MINUTES, timeZone) - startAt === MS_PER_DAY };
+    if (localDays.size >= MOST_DAYS_KEPT) localDays.clear();
+    localDays.set(key, found);
+  }
+  return found;
 }
 
 const nextDay = (day: string): string =>

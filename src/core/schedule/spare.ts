@@ -26,12 +26,15 @@ export function spareSteps(instance: Instance, placed: Placed, minutes: number):
         !(starts[index] <= 0)
       );
     });
-  const standing = [...starts.keys()].filter((index) => placed.who[index] !== 0);
+  const placing = new Placing(bench);
+  const stands = (index: number) => placed.who[index] !== 0;
+  for (const index of starts.keys()) if (stands(index)) placing.book(index, spotOf(instance, placed, index));
   return begun
     .filter((index) => {
-      const placing = new Placing(bench);
-      for (const other of standing) if (other !== index) placing.book(other, spotOf(instance, placed, other));
-      return placing.spotAt(index, 0, OWN)?.who === OWN;
+      if (stands(index)) placing.free(index);
+      const spot = placing.spotAt(index, 0, OWN);
+      if (stands(index)) placing.book(index, spotOf(instance, placed, index));
+      return spot?.who === OWN;
     })
     .sort((a, b) => usefulness(b) - usefulness(a) || starts[a] - starts[b]);
 

@@ -1,6 +1,9 @@
+export { atFirstUse } from './at-first-use';
 export { seededChance } from './chance';
 export { assert, fail, ok, type Failure, type Result } from './result';
 export { equalData } from './equal';
+export { groupsBy } from './groups-by';
+export { inOneGo } from './in-one-go';
 export { mergeChanges } from './merge';
 export { clamp, sum } from './numbers';
 export { letterShare, shareLetter } from './share-letters';

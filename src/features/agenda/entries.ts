@@ -1,4 +1,4 @@
-import { MS_PER_HOUR, MS_PER_MINUTE } from '@/core/shared';
+import { MS_PER_HOUR, MS_PER_MINUTE, groupsBy } from '@/core/shared';
 import { OWN, batchesOf, handsMinutesOf, type Built, type Placed } from '@/core/schedule';
 import type { Agenda, Piece } from '@/records';
 import { setPath } from '@/features/shell/places';
@@ -36,13 +36,10 @@ export interface PlanRow {
 
 /** What is placed, in clock order, batches together. */
 export function rowsByClock(entries: readonly PlanEntry[]): PlanRow[] {
-  const rows = new Map<string, PlanRow['entries'][number][]>();
-  for (const entry of entries) {
-    const { startAt, endAt } = entry;
-    if (startAt === null || endAt === null) continue;
-    rows.set(entry.batch, [...(rows.get(entry.batch) ?? []), { ...entry, startAt, endAt }]);
-  }
-  return [...rows]
+  const placed = entries.flatMap(({ startAt, endAt, ...entry }) =>
+    startAt === null || endAt === null ? [] : [{ ...entry, startAt, endAt }],
+  );
+  return [...groupsBy(placed, ({ batch }) => batch)]
     .map(([key, own]): PlanRow => {
       const sorted = own.sort((a, b) => a.startAt - b.startAt);
       return {
@@ -109,11 +106,7 @@ export function entriesOf(built: Built, agenda: Agenda, pieces: ReadonlyMap<stri
     if (last && goesOn) last.push(index);
     else groups.push([index]);
   });
-  const ofStep = new Map<string, number[][]>();
-  for (const group of groups) {
-    const { key } = steps[group[0]!]!;
-    ofStep.set(key, [...(ofStep.get(key) ?? []), group]);
-  }
+  const ofStep = groupsBy(groups, ([first]) => steps[first!]!.key);
   const gotReadyBy = new Map<number, number>();
   for (const batch of batchesOf(instance, placed)) for (const index of batch) gotReadyBy.set(index, batch[0]!);
   const entryKeys = new Map(

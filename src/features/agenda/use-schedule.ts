@@ -1,8 +1,8 @@
 'use client';
-import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import { startTransition, useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import type { AtHand } from '@/core/at-hand';
 import { dueAt } from '@/core/stations';
-import { foresee, runSteps, type Foreseen, type RunStep } from '@/core/plan';
+import { foreseeing, runSteps, type Foreseen, type RunStep } from '@/core/plan';
 import { MS_PER_MINUTE } from '@/core/shared';
 import {
   OWN,
@@ -74,9 +74,10 @@ type InPlan = Pick<PieceInPlan, 'planned' | 'foreseen' | 'steps'>;
 const isFresh = ({ of: then }: { of: ForeseenInput }, now: ForeseenInput): boolean =>
   then.planned === now.planned && then.atHand === now.atHand;
 
-function foreseenOf({ planned, atHand, now }: ForeseenInput): InPlan | null {
+function* foreseenOf({ planned, atHand, now }: ForeseenInput): Generator<void, InPlan | null> {
   try {
-    const foreseen = foresee(planned.piece, planned.picture, now, atHand, planned.plan);
+    const foreseen = yield* foreseeing(planned.piece, planned.picture, now, atHand, planned.plan);
+    yield;
     return { planned, foreseen, steps: runSteps(foreseen.job, foreseen.plan, atHand.pace) };
   } catch (error) {
     // One whose steps can't be worked out takes none of the others out of the plan.
@@ -279,7 +280,7 @@ function usePlanner(built: Built | null, input: BuildInput | null, access: Agend
       reserveMinutes: reserveHours * 60,
     };
     const adopt = async (found: PlanAnswer) => {
-      setAnswer(found);
+      startTransition(() => setAnswer(found));
       const placed = placedToStore(built, found.placed);
       // Held against what is stored by then: an answer overtaken meanwhile is dropped, and one that changes nothing.
       await now.change(({ starts, who, shared, revision }) =>
@@ -290,7 +291,7 @@ function usePlanner(built: Built | null, input: BuildInput | null, access: Agend
       .plan({ ...order, before: anew ? null : before, thorough: false })
       .then(async (found) => {
         if (mine !== turn.current) return;
-        setBusy(false);
+        startTransition(() => setBusy(false));
         if (!found) return;
         planned.current = afresh;
         await adopt(found);

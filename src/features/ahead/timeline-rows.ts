@@ -1,3 +1,4 @@
+import { groupsBy } from '@/core/shared';
 import { thingsOf, type PlanEntry, type Schedule } from '@/features/agenda';
 import { say } from '@/words/say';
 
@@ -19,14 +20,14 @@ export interface Row {
 export function rowsOf({ pieces, entries, agenda }: Schedule, by: RowsBy): Row[] {
   if (by === 'piece') {
     // A set is one row: its pieces are done together.
+    const ofPiece = groupsBy(entries, ({ piece }) => piece.id);
     const rows = thingsOf(pieces).map((thing): Row => {
-      const ids = new Set(thing.pieces.map(({ planned: { piece } }) => piece.id));
       const { finishAt, safestAt } = thing;
       const pending = thing.pieces.flatMap((one) => one.pending ?? []);
       return {
         id: thing.key,
         name: thing.name,
-        entries: entries.filter(({ piece }) => ids.has(piece.id)),
+        entries: thing.pieces.flatMap(({ planned: { piece } }) => ofPiece.get(piece.id) ?? []),
         pending: pending[0]
           ? {
               fromAt: Math.min(...pending.map(({ fromAt }) => fromAt)),

@@ -9,10 +9,15 @@ interface Input {
 const isFresh = ({ of }: { of: Input }, now: Input) => of === now;
 const inputsOf = (values: readonly Input[]) => values.map((of, index) => ({ id: String(index), of }));
 
-/** Takes its time, as a plan does. */
-function slow({ value }: Input): number {
-  const until = performance.now() + 2;
+const busyFor = (ms: number) => {
+  const until = performance.now() + ms;
   while (performance.now() < until);
+};
+/** Takes its time, as a plan does. */
+function* slow({ value }: Input): Generator<void, number> {
+  busyFor(1);
+  yield;
+  busyFor(1);
   return value * 2;
 }
 const many = Array.from({ length: 300 }, (_, value): Input => ({ value }));
@@ -37,7 +42,10 @@ it('very many come bit by bit, in their order, while the page answers', async ()
 });
 
 it('one that changes is computed alone; one that goes is forgotten', async () => {
-  const compute = jest.fn(({ value }: Input) => value * 2);
+  const compute = jest.fn(function* ({ value }: Input): Generator<void, number> {
+    yield;
+    return value * 2;
+  });
   const first = inputsOf(many.slice(0, 50));
   const { result, rerender } = renderHook(({ inputs }) => useInSlices(inputs, isFresh, compute), {
     initialProps: { inputs: first },
@@ -51,4 +59,27 @@ it('one that changes is computed alone; one that goes is forgotten', async () =>
   await act(() => Promise.resolve(rerender({ inputs: first.slice(10) })));
   expect(compute).toHaveBeenCalledTimes(51);
   expect(result.current).toMatchObject({ whole: true, results: { length: 40 } });
+});
+
+it('one that takes long goes on where it was, and begins anew only where it changed meanwhile', async () => {
+  const turns = jest.fn();
+  const long = function* ({ value }: Input): Generator<void, number> {
+    for (let turn = 0; turn < 10; turn++) {
+      busyFor(10);
+      turns();
+      yield;
+    }
+    return value;
+  };
+  const first = inputsOf([{ value: 1 }]);
+  const { result, rerender } = renderHook(({ inputs }) => useInSlices(inputs, isFresh, long), {
+    initialProps: { inputs: first },
+  });
+  expect(result.current).toEqual({ whole: false, results: [] });
+  await waitFor(() => expect(result.current).toEqual({ whole: true, results: [1] }));
+  expect(turns).toHaveBeenCalledTimes(10);
+  rerender({ inputs: inputsOf([{ value: 2 }]) });
+  expect(result.current).toEqual({ whole: false, results: [1] });
+  await act(() => Promise.resolve(rerender({ inputs: inputsOf([{ value: 3 }]) })));
+  await waitFor(() => expect(result.current).toEqual({ whole: true, results: [3] }));
 });

@@ -1,5 +1,5 @@
 'use client';
-import { useEffect, useState } from 'react';
+import { startTransition, useEffect, useState } from 'react';
 
 /** A result with what it was computed from. */
 interface Kept<In, Out> {
@@ -21,18 +21,19 @@ const SHOW_EVERY_MS = 350;
 
 /**
  * Computes something of each of many, keeping what is known: a few at once, as for one that changed, the rest in slices
- * between which the page answers.
+ * between which the page answers. One that takes longer than a slice goes on in the next.
  *
  * @param inputs keyed by an id that stays
  * @param isFresh whether a result holds for its input as it is now
- * @param compute must not throw
+ * @param compute bit by bit; must not throw
  */
 export function useInSlices<In, Out>(
   inputs: readonly { id: string; of: In }[],
   isFresh: (kept: Kept<In, Out>, of: In) => boolean,
-  compute: (of: In) => Out,
+  compute: (of: In) => Generator<void, Out>,
 ): Sliced<Out> {
   const [known] = useState(() => new Map<string, Kept<In, Out>>());
+  const [begun] = useState(() => new Map<string, Kept<In, Generator<void, Out>>>());
   const [state, setState] = useState(() => ({ inputs, isFresh, compute, sliced: first() }));
   const current = state.inputs === inputs && state.isFresh === isFresh && state.compute === compute;
   if (!current) setState({ inputs, isFresh, compute, sliced: first() });
@@ -46,7 +47,10 @@ export function useInSlices<In, Out>(
       const whole = work(SLICE_MS);
       if (whole || performance.now() - shownAt > SHOW_EVERY_MS) {
         shownAt = performance.now();
-        setState((last) => (last.inputs === inputs ? { ...last, sliced: gathered(whole) } : last));
+        // Drawn in slices too.
+        startTransition(() =>
+          setState((last) => (last.inputs === inputs ? { ...last, sliced: gathered(whole) } : last)),
+        );
       }
       if (!whole) setTimeout(slice, 0);
     };
@@ -62,7 +66,7 @@ export function useInSlices<In, Out>(
 
   function first(): Sliced<Out> {
     const ids = new Set(inputs.map(({ id }) => id));
-    for (const id of known.keys()) if (!ids.has(id)) known.delete(id);
+    for (const kept of [known, begun]) for (const id of kept.keys()) if (!ids.has(id)) kept.delete(id);
     return gathered(work(AT_ONCE_MS));
   }
 
@@ -72,8 +76,15 @@ export function useInSlices<In, Out>(
     for (const { id, of } of inputs) {
       const kept = known.get(id);
       if (kept && isFresh(kept, of)) continue;
-      if (performance.now() - from > ms) return false;
-      known.set(id, { of, out: compute(of) });
+      const half = begun.get(id);
+      const going = half?.of === of ? half : { of, out: compute(of) };
+      begun.set(id, going);
+      for (let turn = null; !turn?.done;) {
+        if (performance.now() - from > ms) return false;
+        turn = going.out.next();
+        if (turn.done) known.set(id, { of, out: turn.value });
+      }
+      begun.delete(id);
     }
     return true;
   }

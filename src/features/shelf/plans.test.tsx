@@ -10,7 +10,7 @@ import { PlansProvider, ShelfProvider, usePlannedPieces } from './index';
 
 jest.mock('@/core/plan', () => {
   const plan = jest.requireActual<typeof planning>('@/core/plan');
-  return { ...plan, planPiece: jest.fn(plan.planPiece) };
+  return { ...plan, planningPiece: jest.fn(plan.planningPiece) };
 });
 
 const wrapper = ({ children }: { children: ReactNode }) => (
@@ -29,19 +29,19 @@ it('computes each piece’s plan once a change, and looks at the clock then', as
   await waitFor(() => expect(result.current.planned).toHaveLength(2));
   await act(() => new Promise((resolve) => setTimeout(resolve, 100)));
 
-  const computed = jest.mocked(planning.planPiece).mock.calls.length;
+  const computed = jest.mocked(planning.planningPiece).mock.calls.length;
   const before = Date.now();
   const base = readyPiece();
   await act(() => savePiece(database(), { base, mine: { ...base, name: 'Timetable' }, label: 'name', now: NOW }));
   await waitFor(() => expect(result.current.planned.map(({ piece }) => piece.name)).toContain('Timetable'));
-  expect(jest.mocked(planning.planPiece).mock.calls.length - computed).toBe(1);
+  expect(jest.mocked(planning.planningPiece).mock.calls.length - computed).toBe(1);
   expect(result.current.now).toBeGreaterThanOrEqual(before);
 });
 
 it('a piece that can’t be planned is named, and takes none of the others with it', async () => {
-  const real = jest.requireActual<typeof planning>('@/core/plan').planPiece;
+  const real = jest.requireActual<typeof planning>('@/core/plan').planningPiece;
   const said = jest.spyOn(console, 'error').mockImplementation(() => undefined);
-  jest.mocked(planning.planPiece).mockImplementation((...given) => {
+  jest.mocked(planning.planningPiece).mockImplementation((...given) => {
     if ('id' in given[0] && given[0].id === 'piece-2') throw new Error('not foreseen');
     return real(...given);
   });

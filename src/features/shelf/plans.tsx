@@ -1,7 +1,7 @@
 'use client';
 import { createContext, useContext, useEffect, useMemo, useState, type ReactNode } from 'react';
 import type { AtHand } from '@/core/at-hand';
-import { nextStep, planPiece, stationStates } from '@/core/plan';
+import { nextStep, planningPiece, stationStates } from '@/core/plan';
 import { MS_PER_HOUR, MS_PER_MINUTE } from '@/core/shared';
 import type { NextStep, PiecePlan, StationId, StationState } from '@/core/stations';
 import type { PictureRecord, Piece } from '@/records';
@@ -100,9 +100,10 @@ function isFresh({ of: then, out }: { of: PlanInput; out: PlanOutput }, now: Pla
   return 'plan' in out && isWaiting(out.plan) ? passed === 0 : passed >= 0 && passed < MS_PER_HOUR;
 }
 
-function planOf({ piece, picture, atHand, at }: PlanInput): PlanOutput {
+function* planOf({ piece, picture, atHand, at }: PlanInput): Generator<void, PlanOutput> {
   try {
-    const plan = planPiece(piece, picture, at, atHand);
+    const plan = yield* planningPiece(piece, picture, at, atHand);
+    yield;
     return { piece, plan, picture, next: nextStep(piece, plan, at), states: stationStates(piece, plan) };
   } catch (error) {
     // One that can't be planned takes none of the others with it.

@@ -1,6 +1,6 @@
 'use client';
 import Link from 'next/link';
-import { MS_PER_DAY, MS_PER_HOUR } from '@/core/shared';
+import { MS_PER_DAY, MS_PER_HOUR, groupsBy } from '@/core/shared';
 import type { PlanEntry, Schedule } from '@/features/agenda';
 import { Unbroken, clockTime, dated, useNow } from '@/ui';
 import { stepTitle, remarks } from '@/words';
@@ -45,15 +45,10 @@ export function AtAnHour({ schedule }: { schedule: Schedule }) {
 
 /** The same step of a set's pieces once: from the first that is ready, until the first window closes. */
 function ofSets(fixed: readonly Fixed[]): (Fixed & { name: string })[] {
-  const rows = new Map<string, Fixed[]>();
-  for (const one of fixed) {
-    const { piece, step, key } = one.entry;
-    const id = piece.set ? `${piece.set.id} ${step.id} ${one.untilAt === null}` : key;
-    rows.set(
-      id,
-      [...(rows.get(id) ?? []), one].sort((a, b) => a.fromAt - b.fromAt),
-    );
-  }
+  const inOrder = [...fixed].sort((a, b) => a.fromAt - b.fromAt);
+  const rows = groupsBy(inOrder, ({ entry: { piece, step, key }, untilAt }) =>
+    piece.set ? `${piece.set.id} ${step.id} ${untilAt === null}` : key,
+  );
   return [...rows.values()].flatMap((own) => {
     const [first] = own;
     if (!first) return [];
@@ -67,16 +62,16 @@ function ofSets(fixed: readonly Fixed[]): (Fixed & { name: string })[] {
 }
 
 function fixedOf({ entries, pieces }: Schedule, now: number): Fixed[] {
+  const ofPiece = groupsBy(entries, ({ piece }) => piece.id);
   const windows = entries.flatMap((entry): Fixed[] => {
-    const before = entries.find(
-      (one) =>
-        one.piece.id === entry.piece.id && entry.step.after.includes(one.step.id) && one.step.wait.maxHours !== null,
-    );
+    const before = ofPiece
+      .get(entry.piece.id)
+      ?.find((one) => entry.step.after.includes(one.step.id) && one.step.wait.maxHours !== null);
     if (!before?.endAt || before.ripeAt === null) return [];
     return [{ entry, fromAt: before.ripeAt, untilAt: before.endAt + (before.step.wait.maxHours ?? 0) * MS_PER_HOUR }];
   });
   const ends = pieces.flatMap(({ pending, planned: { piece } }): Fixed[] => {
-    const next = entries.find((entry) => entry.piece.id === piece.id && entry.startAt !== null);
+    const next = ofPiece.get(piece.id)?.find(({ startAt }) => startAt !== null);
     return pending && next && pending.untilAt > now ? [{ entry: next, fromAt: pending.untilAt, untilAt: null }] : [];
   });
   return [...windows, ...ends];

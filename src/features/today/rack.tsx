@@ -1,7 +1,7 @@
 'use client';
 import Link from 'next/link';
 import { SHELF } from '@/core/schedule';
-import { sum } from '@/core/shared';
+import { groupsBy, sum } from '@/core/shared';
 import { thingsOf, type PieceInPlan, type Schedule } from '@/features/agenda';
 import { counted } from '@/words';
 import { useRoomNow } from '@/features/at-hand';
@@ -57,25 +57,21 @@ interface Drying {
 
 /** Of a set one row for what dries alike: until the first of it is ready. */
 function togetherOf(own: readonly Drying[], set: Pick<Drying, 'id' | 'name' | 'href'>): Drying[] {
-  const rows = new Map<string, Drying[]>();
-  for (const one of own) {
-    const key = `${one.what} ${one.untilAt === null}`;
-    rows.set(key, [...(rows.get(key) ?? []), one]);
-  }
-  return [...rows].flatMap(([key, [first, ...others]]) =>
-    first
-      ? {
-          ...first,
-          ...set,
-          id: `${set.id} ${key}`,
-          name: `${set.name} (${1 + others.length})`,
-          fromAt: Math.min(first.fromAt, ...others.map(({ fromAt }) => fromAt)),
-          untilAt:
-            first.untilAt === null
-              ? null
-              : Math.min(first.untilAt, ...others.map(({ untilAt }) => untilAt ?? Infinity)),
-        }
-      : [],
+  return [...groupsBy(own, ({ what, untilAt }) => `${what} ${untilAt === null}`)].flatMap(
+    ([key, [first, ...others]]) =>
+      first
+        ? {
+            ...first,
+            ...set,
+            id: `${set.id} ${key}`,
+            name: `${set.name} (${1 + others.length})`,
+            fromAt: Math.min(first.fromAt, ...others.map(({ fromAt }) => fromAt)),
+            untilAt:
+              first.untilAt === null
+                ? null
+                : Math.min(first.untilAt, ...others.map(({ untilAt }) => untilAt ?? Infinity)),
+          }
+        : [],
   );
 }
 

@@ -16,20 +16,21 @@ export const newCure = (): Cure => ({
   signs: [],
 });
 
-export const CURE_SECTION: Joi.ObjectSchema<Cure> = section<Cure>({
-  temperatureC: figure(-20, 60),
-  humidityPercent: figure(0, 100),
-  air: oneOf('still', 'fan'),
-  school: oneOf('sign', 'clock'),
-  labelHours: maybe(figure(0.1, 2000)),
-  cover: oneOf('open', 'weighted', 'covered'),
-  oven: maybe(anyOf(OVEN_CYCLES)),
-  through: oneOf('typed', 'room'),
-  signs: list(
-    item<SeenSign>({
-      id: oneOf('translucent', 'cool-edge', 'corner-lifts', 'even', 'corner-holds'),
-      at: instant(),
-    }),
-    100,
-  ),
-});
+export const cureSection = (): Joi.ObjectSchema<Cure> =>
+  section<Cure>({
+    temperatureC: figure(-20, 60),
+    humidityPercent: figure(0, 100),
+    air: oneOf('still', 'fan'),
+    school: oneOf('sign', 'clock'),
+    labelHours: maybe(figure(0.1, 2000)),
+    cover: oneOf('open', 'weighted', 'covered'),
+    oven: maybe(anyOf(OVEN_CYCLES)),
+    through: oneOf('typed', 'room'),
+    signs: list(
+      item<SeenSign>({
+        id: oneOf('translucent', 'cool-edge', 'corner-lifts', 'even', 'corner-holds'),
+        at: instant(),
+      }),
+      100,
+    ),
+  });

@@ -9,14 +9,15 @@ export const newFaults = (): Faults => ({ notes: [] });
 
 export const MOST_FAULT_NOTES = 60;
 
-export const FAULTS_SECTION: Joi.ObjectSchema<Faults> = section<Faults>({
-  notes: list(
-    item<FaultNote>({
-      at: instant(),
-      signs: list(oneOf(...FAULT_SIGNS), FAULT_SIGNS.length),
-      cause: oneOf(...FAULT_CAUSE_IDS),
-      remedy: maybe(oneOf(...FAULT_REMEDIES)),
-    }),
-    MOST_FAULT_NOTES,
-  ),
-});
+export const faultsSection = (): Joi.ObjectSchema<Faults> =>
+  section<Faults>({
+    notes: list(
+      item<FaultNote>({
+        at: instant(),
+        signs: list(oneOf(...FAULT_SIGNS), FAULT_SIGNS.length),
+        cause: oneOf(...FAULT_CAUSE_IDS),
+        remedy: maybe(oneOf(...FAULT_REMEDIES)),
+      }),
+      MOST_FAULT_NOTES,
+    ),
+  });

@@ -2,7 +2,7 @@ export { MOST_FAULT_NOTES } from './faults';
 export { PIECE_MIGRATIONS } from './migrations';
 export { MOST_READINGS } from './rub';
 export {
-  PIECE_SCHEMA,
+  pieceSchema,
   PIECE_VERSION,
   checkPiece,
   newPiece,

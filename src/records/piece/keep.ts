@@ -22,16 +22,17 @@ export const newKeep = (): Keep => ({
 const price = () => maybe(figure(0, 1_000_000));
 const bottle = () => section<Prices['binderBottle']>({ price: price(), ml: maybe(figure(0.1, 100_000)) });
 
-export const KEEP_SECTION: Joi.ObjectSchema<Keep> = section<Keep>({
-  photoId: maybe(recordId()),
-  rating: maybe(whole(1, 5)),
-  notes: words(5000),
-  careText: maybe(words(2000)),
-  prices: section<Prices>({
-    print: price(),
-    blank: price(),
-    binderBottle: bottle(),
-    sealerBottle: bottle(),
-    paintTin: bottle(),
-  }),
-});
+export const keepSection = (): Joi.ObjectSchema<Keep> =>
+  section<Keep>({
+    photoId: maybe(recordId()),
+    rating: maybe(whole(1, 5)),
+    notes: words(5000),
+    careText: maybe(words(2000)),
+    prices: section<Prices>({
+      print: price(),
+      blank: price(),
+      binderBottle: bottle(),
+      sealerBottle: bottle(),
+      paintTin: bottle(),
+    }),
+  });

@@ -7,9 +7,10 @@ type Mend = Job['mend'];
 
 export const newMend = (): Mend => ({ done: [], finishedAt: null, wear: null, glaze: null });
 
-export const MEND_SECTION: Joi.ObjectSchema<Mend> = section<Mend>({
-  done: list(Joi.string().max(40), 40),
-  finishedAt: maybe(instant()),
-  wear: maybe(item<Wear>({ share: figure(0, 0.5), where: oneOf('edges', 'corners', 'all-over') })),
-  glaze: maybe(colour()),
-});
+export const mendSection = (): Joi.ObjectSchema<Mend> =>
+  section<Mend>({
+    done: list(Joi.string().max(40), 40),
+    finishedAt: maybe(instant()),
+    wear: maybe(item<Wear>({ share: figure(0, 0.5), where: oneOf('edges', 'corners', 'all-over') })),
+    glaze: maybe(colour()),
+  });

@@ -16,19 +16,20 @@ export const newMethod = (): Method => ({
 
 const MOST_TRIED_ON = 6;
 
-export const METHOD_SECTION: Joi.ObjectSchema<Method> = section<Method>({
-  print: anyOf(PRINTS),
-  school: maybe(anyOf(SCHOOLS)),
-  binder: maybe(anyOf(BINDERS)),
-  whites: oneOf('surface-shows', 'stay-white', 'either'),
-  look: oneOf('any', 'crisp', 'soft', 'distressed'),
-  tryOn: list(
-    item<TryOn>({
-      surface: anyOf(SURFACES),
-      baseCoat: anyOf(BASE_COATS),
-      school: anyOf(SCHOOLS),
-      binder: anyOf(BINDERS),
-    }),
-    MOST_TRIED_ON,
-  ),
-});
+export const methodSection = (): Joi.ObjectSchema<Method> =>
+  section<Method>({
+    print: anyOf(PRINTS),
+    school: maybe(anyOf(SCHOOLS)),
+    binder: maybe(anyOf(BINDERS)),
+    whites: oneOf('surface-shows', 'stay-white', 'either'),
+    look: oneOf('any', 'crisp', 'soft', 'distressed'),
+    tryOn: list(
+      item<TryOn>({
+        surface: anyOf(SURFACES),
+        baseCoat: anyOf(BASE_COATS),
+        school: anyOf(SCHOOLS),
+        binder: anyOf(BINDERS),
+      }),
+      MOST_TRIED_ON,
+    ),
+  });

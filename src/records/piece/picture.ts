@@ -87,17 +87,18 @@ const pictureLayer = () =>
     box: box(),
   });
 
-export const PICTURE_SECTION: Joi.ObjectSchema<Picture> = section<Picture>({
-  pictureId: maybe(recordId()),
-  crop: crop(),
-  ratio: oneOf(...RATIOS),
-  lettering: maybe(oneOf('yes', 'no')),
-  turns: whole(0, 3),
-  straightenDeg: figure(-MOST_STRAIGHTEN_DEG, MOST_STRAIGHTEN_DEG),
-  tone: tone(),
-  layers: list([textLayer(), pictureLayer()], MOST_LAYERS),
-  keepClear: list(
-    item<Picture['keepClear'][number]>({ x: share(), y: share(), width: share(), height: share() }),
-    MOST_CLEAR,
-  ),
-});
+export const pictureSection = (): Joi.ObjectSchema<Picture> =>
+  section<Picture>({
+    pictureId: maybe(recordId()),
+    crop: crop(),
+    ratio: oneOf(...RATIOS),
+    lettering: maybe(oneOf('yes', 'no')),
+    turns: whole(0, 3),
+    straightenDeg: figure(-MOST_STRAIGHTEN_DEG, MOST_STRAIGHTEN_DEG),
+    tone: tone(),
+    layers: list([textLayer(), pictureLayer()], MOST_LAYERS),
+    keepClear: list(
+      item<Picture['keepClear'][number]>({ x: share(), y: share(), width: share(), height: share() }),
+      MOST_CLEAR,
+    ),
+  });

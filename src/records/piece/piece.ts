@@ -1,21 +1,22 @@
 import Joi from 'joi';
+import { atFirstUse } from '@/core/shared';
 import { motifKey, type Job } from '@/core/stations';
 import type { Result } from '@/core/shared';
 import { day, instant, item, maybe, named, recordId, whole, yesOrNo } from '../fields';
 import { checkRecord, migrateToCurrent, type VersionCode } from '../version';
-import { CURE_SECTION, newCure } from './cure';
-import { FAULTS_SECTION, newFaults } from './faults';
-import { KEEP_SECTION, newKeep } from './keep';
-import { LAY_SECTION, newLay } from './lay';
-import { MEND_SECTION, newMend } from './mend';
-import { METHOD_SECTION, newMethod } from './method';
+import { cureSection, newCure } from './cure';
+import { faultsSection, newFaults } from './faults';
+import { keepSection, newKeep } from './keep';
+import { laySection, newLay } from './lay';
+import { mendSection, newMend } from './mend';
+import { methodSection, newMethod } from './method';
 import { PIECE_MIGRATIONS } from './migrations';
-import { PICTURE_SECTION, newPicture } from './picture';
-import { RUB_SECTION, newRub } from './rub';
-import { SEAL_SECTION, newSeal } from './seal';
-import { SHEET_SECTION, newSheet } from './sheet';
-import { SURFACE_SECTION, newSurface } from './surface';
-import { WORK_SECTION, newWork } from './work';
+import { pictureSection, newPicture } from './picture';
+import { rubSection, newRub } from './rub';
+import { sealSection, newSeal } from './seal';
+import { sheetSection, newSheet } from './sheet';
+import { surfaceSection, newSurface } from './surface';
+import { workSection, newWork } from './work';
 
 /**
  * Version 1 had one margin all round, 2 one for each side; 3 has turning, tone, layers, shapes, grain, the look wanted,
@@ -73,29 +74,31 @@ export const newPiece = (id: string, name: string, now: number, paper: Job['shee
 
 const MOST_OF_A_SET = 10_000;
 
-export const PIECE_SCHEMA: Joi.ObjectSchema<Piece> = Joi.object<Piece, true>({
-  id: recordId(),
-  version: Joi.number().valid(PIECE_VERSION).required(),
-  revision: whole(1, Number.MAX_SAFE_INTEGER),
-  name: named(120),
-  createdAt: instant(),
-  updatedAt: instant(),
-  dueOn: maybe(day()),
-  set: maybe(item<PieceSet>({ id: recordId(), name: named(120), at: whole(0, MOST_OF_A_SET) })),
-  template: yesOrNo(),
-  picture: PICTURE_SECTION,
-  surface: SURFACE_SECTION,
-  method: METHOD_SECTION,
-  sheet: SHEET_SECTION,
-  lay: LAY_SECTION,
-  cure: CURE_SECTION,
-  rub: RUB_SECTION,
-  mend: MEND_SECTION,
-  seal: SEAL_SECTION,
-  work: WORK_SECTION,
-  faults: FAULTS_SECTION,
-  keep: KEEP_SECTION,
-});
+export const pieceSchema: () => Joi.ObjectSchema<Piece> = atFirstUse(() =>
+  Joi.object<Piece, true>({
+    id: recordId(),
+    version: Joi.number().valid(PIECE_VERSION).required(),
+    revision: whole(1, Number.MAX_SAFE_INTEGER),
+    name: named(120),
+    createdAt: instant(),
+    updatedAt: instant(),
+    dueOn: maybe(day()),
+    set: maybe(item<PieceSet>({ id: recordId(), name: named(120), at: whole(0, MOST_OF_A_SET) })),
+    template: yesOrNo(),
+    picture: pictureSection(),
+    surface: surfaceSection(),
+    method: methodSection(),
+    sheet: sheetSection(),
+    lay: laySection(),
+    cure: cureSection(),
+    rub: rubSection(),
+    mend: mendSection(),
+    seal: sealSection(),
+    work: workSection(),
+    faults: faultsSection(),
+    keep: keepSection(),
+  }),
+);
 
 /**
  * Reads a stored or imported piece: migrates, validates, refuses what is newer than this program. Never alters its
@@ -106,7 +109,7 @@ export function readPiece(data: unknown): Result<Piece, VersionCode> {
   return current.ok ? checkPiece(current.value) : current;
 }
 
-export const checkPiece = (data: unknown): Result<Piece, 'record-invalid'> => checkRecord(PIECE_SCHEMA, data);
+export const checkPiece = (data: unknown): Result<Piece, 'record-invalid'> => checkRecord(pieceSchema(), data);
 
 /** The pictures a piece refers to, also one of an older version. */
 export const picturesOf = (piece: Pick<Piece, 'picture' | 'surface' | 'rub' | 'keep'>): string[] =>

@@ -47,9 +47,10 @@ const reading = () =>
     isWhitened: yesOrNo(),
   }).custom((value: KeptReading, helpers) => (isWholeReading(value) ? value : helpers.error('any.invalid')));
 
-export const RUB_SECTION: Joi.ObjectSchema<Rub> = section<Rub>({
-  passes: maybe(whole(1, 20)),
-  done: list(item<RubbedPass>({ at: instant(), minutes: figure(0, MINUTES_PER_DAY) }), MOST_PASSES),
-  finishedAt: maybe(instant()),
-  readings: list(reading(), MOST_READINGS),
-});
+export const rubSection = (): Joi.ObjectSchema<Rub> =>
+  section<Rub>({
+    passes: maybe(whole(1, 20)),
+    done: list(item<RubbedPass>({ at: instant(), minutes: figure(0, MINUTES_PER_DAY) }), MOST_PASSES),
+    finishedAt: maybe(instant()),
+    readings: list(reading(), MOST_READINGS),
+  });

@@ -14,11 +14,12 @@ export const newSeal = (): Seal => ({
   finishedAt: null,
 });
 
-export const SEAL_SECTION: Joi.ObjectSchema<Seal> = section<Seal>({
-  use: oneOf(...USES),
-  sheen: maybe(oneOf(...SHEENS)),
-  sealer: maybe(anyOf(SEALERS)),
-  coats: maybe(whole(1, 20)),
-  coatsAt: list(instant(), 200),
-  finishedAt: maybe(instant()),
-});
+export const sealSection = (): Joi.ObjectSchema<Seal> =>
+  section<Seal>({
+    use: oneOf(...USES),
+    sheen: maybe(oneOf(...SHEENS)),
+    sealer: maybe(anyOf(SEALERS)),
+    coats: maybe(whole(1, 20)),
+    coatsAt: list(instant(), 200),
+    finishedAt: maybe(instant()),
+  });

@@ -56,32 +56,33 @@ const order = () =>
     readyAt: instant(),
   });
 
-export const SHEET_SECTION: Joi.ObjectSchema<Sheet> = section<Sheet>({
-  paper: oneOf(...PAPER_IDS),
-  orientation: oneOf('auto', 'portrait', 'landscape'),
-  margins: section<Sheet['margins']>({
-    topMm: marginMm(),
-    rightMm: marginMm(),
-    bottomMm: marginMm(),
-    leftMm: marginMm(),
-  }),
-  barMeasuredMm: maybe(figure(50, 150)),
-  printedAt: maybe(instant()),
-  custom: section<Sheet['custom']>({ widthMm: figure(50, 1200), heightMm: figure(50, 1200) }),
-  overlapMm: edgeMm(),
-  form: section<PrintForm>({
-    parts: oneOf('skip', 'spread', 'each'),
-    sides: oneOf('picture', 'mirror', 'solid'),
-    sideColour: colour(),
-    corners: oneOf('cut', 'fold'),
-    seamMm: figure(0, 40),
-    edge: oneOf('cut', 'torn', 'motif'),
-    trimMm: edgeMm(),
-    tornMm: edgeMm(),
-    motifMm: edgeMm(),
-  }),
-  copies: count(MOST_COPIES),
-  motif: maybe(motif()),
-  proof: maybe(proof()),
-  order: maybe(order()),
-});
+export const sheetSection = (): Joi.ObjectSchema<Sheet> =>
+  section<Sheet>({
+    paper: oneOf(...PAPER_IDS),
+    orientation: oneOf('auto', 'portrait', 'landscape'),
+    margins: section<Sheet['margins']>({
+      topMm: marginMm(),
+      rightMm: marginMm(),
+      bottomMm: marginMm(),
+      leftMm: marginMm(),
+    }),
+    barMeasuredMm: maybe(figure(50, 150)),
+    printedAt: maybe(instant()),
+    custom: section<Sheet['custom']>({ widthMm: figure(50, 1200), heightMm: figure(50, 1200) }),
+    overlapMm: edgeMm(),
+    form: section<PrintForm>({
+      parts: oneOf('skip', 'spread', 'each'),
+      sides: oneOf('picture', 'mirror', 'solid'),
+      sideColour: colour(),
+      corners: oneOf('cut', 'fold'),
+      seamMm: figure(0, 40),
+      edge: oneOf('cut', 'torn', 'motif'),
+      trimMm: edgeMm(),
+      tornMm: edgeMm(),
+      motifMm: edgeMm(),
+    }),
+    copies: count(MOST_COPIES),
+    motif: maybe(motif()),
+    proof: maybe(proof()),
+    order: maybe(order()),
+  });

@@ -27,33 +27,34 @@ export const newSurface = (): Surface => ({
 
 const sizeMm = () => maybe(figure(1, MAX_PRINT_MM));
 
-export const SURFACE_SECTION: Joi.ObjectSchema<Surface> = section<Surface>({
-  kind: maybe(anyOf(SURFACES)),
-  widthMm: sizeMm(),
-  heightMm: sizeMm(),
-  thicknessMm: maybe(figure(0, MAX_PRINT_MM)),
-  finish: anyOf(FINISHES),
-  baseCoat: anyOf(BASE_COATS),
-  baseColour: colour(),
-  prepared: list(oneOf(...PREP_CODES), 40),
-  shape: shapeField(),
-  bareColour: maybe(colour()),
-  face: maybe(
-    section<NonNullable<Surface['face']>>({
-      pictureId: recordId(),
-      turns: whole(0, 3),
-      grainDeg: maybe(figure(-90, 90)),
-      knots: list(item<{ x: number; y: number; radius: number }>({ x: share(), y: share(), radius: share() }), 60),
+export const surfaceSection = (): Joi.ObjectSchema<Surface> =>
+  section<Surface>({
+    kind: maybe(anyOf(SURFACES)),
+    widthMm: sizeMm(),
+    heightMm: sizeMm(),
+    thicknessMm: maybe(figure(0, MAX_PRINT_MM)),
+    finish: anyOf(FINISHES),
+    baseCoat: anyOf(BASE_COATS),
+    baseColour: colour(),
+    prepared: list(oneOf(...PREP_CODES), 40),
+    shape: shapeField(),
+    bareColour: maybe(colour()),
+    face: maybe(
+      section<NonNullable<Surface['face']>>({
+        pictureId: recordId(),
+        turns: whole(0, 3),
+        grainDeg: maybe(figure(-90, 90)),
+        knots: list(item<{ x: number; y: number; radius: number }>({ x: share(), y: share(), radius: share() }), 60),
+      }),
+    ),
+    paintAge: maybe(oneOf(...PAINT_AGES)),
+    underColour: maybe(colour()),
+    grain: section<Surface['grain']>({
+      angleDeg: figure(-180, 180),
+      shiftXMm: figure(-2000, 2000),
+      shiftYMm: figure(-2000, 2000),
+      spacingMm: maybe(figure(0.2, 60)),
+      knots: whole(0, 12),
+      seed: whole(0, 9999),
     }),
-  ),
-  paintAge: maybe(oneOf(...PAINT_AGES)),
-  underColour: maybe(colour()),
-  grain: section<Surface['grain']>({
-    angleDeg: figure(-180, 180),
-    shiftXMm: figure(-2000, 2000),
-    shiftYMm: figure(-2000, 2000),
-    spacingMm: maybe(figure(0.2, 60)),
-    knots: whole(0, 12),
-    seed: whole(0, 9999),
-  }),
-});
+  });

@@ -9,19 +9,20 @@ export const newWork = (): Work => ({ done: [], draws: [] });
 const MOST_STEPS = 300;
 const minutes = () => figure(0, 10_000);
 
-export const WORK_SECTION: Joi.ObjectSchema<Work> = section<Work>({
-  done: list(
-    item<StepDone>({
-      step: stepField(),
-      at: instant(),
-      minutes: maybe(minutes()),
-      planned: minutes(),
-      early: Joi.boolean().required(),
-    }),
-    MOST_STEPS,
-  ),
-  draws: list(
-    item<Draw>({ step: stepField(), item: named(120), amount: figure(0, 1_000_000), at: instant() }),
-    MOST_STEPS,
-  ),
-});
+export const workSection = (): Joi.ObjectSchema<Work> =>
+  section<Work>({
+    done: list(
+      item<StepDone>({
+        step: stepField(),
+        at: instant(),
+        minutes: maybe(minutes()),
+        planned: minutes(),
+        early: Joi.boolean().required(),
+      }),
+      MOST_STEPS,
+    ),
+    draws: list(
+      item<Draw>({ step: stepField(), item: named(120), amount: figure(0, 1_000_000), at: instant() }),
+      MOST_STEPS,
+    ),
+  });

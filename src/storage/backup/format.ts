@@ -4,8 +4,8 @@
  * `pictures/` and `previews/` the files as they are, uncompressed.
  */
 import Joi from 'joi';
-import { checkRecord, PICTURE_FIELDS, type PictureRecord } from '@/records';
-import { fail, type Result } from '@/core/shared';
+import { checkRecord, pictureFields, type PictureRecord } from '@/records';
+import { atFirstUse, fail, type Result } from '@/core/shared';
 import type { BackupCode } from '@/records';
 
 const BACKUP_FORMAT = 'fobbet-backup';
@@ -40,25 +40,27 @@ export const MOST_ENTRIES = 100_000;
 /** A motif of as many corners as a piece can have is some 20 MB, and each undo step may hold it twice. */
 export const MOST_RECORD_BYTES = 256 * 2 ** 20;
 
-const MANIFEST_SCHEMA = Joi.object<BackupManifest>({
-  format: Joi.string().valid(BACKUP_FORMAT).required(),
-  backupVersion: Joi.number().valid(BACKUP_VERSION).required(),
-  madeAt: Joi.number().integer().min(0).required(),
-  files: Joi.array()
-    .items(
-      Joi.object<ListedFile>({
-        path: Joi.string()
-          .pattern(/^(records\.json|(pieces|removed|pictures|previews)\/\d+(\.json)?)$/)
-          .required(),
-        bytes: Joi.number().integer().min(0).required(),
-        sha256: Joi.string().hex().length(64).required(),
-      }),
-    )
-    .max(MOST_ENTRIES)
-    .unique('path')
-    .required(),
-  pictures: Joi.array().items(Joi.object(PICTURE_FIELDS)).max(MOST_ENTRIES).unique('id').required(),
-});
+const manifestSchema = atFirstUse(() =>
+  Joi.object<BackupManifest>({
+    format: Joi.string().valid(BACKUP_FORMAT).required(),
+    backupVersion: Joi.number().valid(BACKUP_VERSION).required(),
+    madeAt: Joi.number().integer().min(0).required(),
+    files: Joi.array()
+      .items(
+        Joi.object<ListedFile>({
+          path: Joi.string()
+            .pattern(/^(records\.json|(pieces|removed|pictures|previews)\/\d+(\.json)?)$/)
+            .required(),
+          bytes: Joi.number().integer().min(0).required(),
+          sha256: Joi.string().hex().length(64).required(),
+        }),
+      )
+      .max(MOST_ENTRIES)
+      .unique('path')
+      .required(),
+    pictures: Joi.array().items(Joi.object(pictureFields())).max(MOST_ENTRIES).unique('id').required(),
+  }),
+);
 
 export const manifestOf = (madeAt: number, files: ListedFile[], pictures: PictureRecord[]): BackupManifest => ({
   format: BACKUP_FORMAT,
@@ -73,6 +75,6 @@ export function readManifest(data: unknown): Result<BackupManifest, BackupCode> 
   if (format !== BACKUP_FORMAT) return fail('backup-foreign', `expected ${BACKUP_FORMAT}`);
   if (typeof backupVersion === 'number' && backupVersion > BACKUP_VERSION)
     return fail('backup-newer', `expected version up to ${BACKUP_VERSION}, got ${backupVersion}`);
-  const checked = checkRecord(MANIFEST_SCHEMA, data);
+  const checked = checkRecord(manifestSchema(), data);
   return checked.ok ? checked : { ok: false, error: { ...checked.error, code: 'backup-damaged' } };
 }
