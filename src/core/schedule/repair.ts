@@ -34,17 +34,26 @@ export function repairSchedule(instance: Instance, before: Placed, search: Searc
   const options = [fitted];
   const best = () => options.reduce((one, other) => (harmOf(other) < harmOf(one) ? other : one));
   const from = firstOf(before, fitted.moved);
+  // What was late before is not the change's doing; where nothing has to move it is a date that changed.
+  const given = fitted.moved.length > 0 ? lateBefore(bench, before) : 0;
   for (const minutes of TURNING) {
-    if (best().late === 0) return best();
+    if (best().late <= given) return best();
     const turned = roundWhatStays(bench, before, order, (at) => at >= from && at < from + minutes);
     if (keepsOrder(bench, turned)) options.push(asOption(turned, 'turned'));
   }
   options.push(asOption(pushedOn(bench, before, order), 'pushed'));
   const found = best();
   // A new plan moves many steps: where less is late than that is worth, it is not looked for.
-  if (found.late <= WORTH_MINUTES + WORTH_EACH * LEAST_MOVED * before.starts.length) return found;
+  if (found.late - given <= WORTH_MINUTES + WORTH_EACH * LEAST_MOVED * before.starts.length) return found;
   const anew = asOption(searchOn(bench, search).placed, 'anew');
   return found.late - anew.late > WORTH_MINUTES + WORTH_EACH * anew.moved.length ? anew : found;
+}
+
+/** How late pieces were already, of those that stood as a whole. */
+function lateBefore(bench: Bench, before: Placed): number {
+  const { tardiness } = outcomeOf(bench, before);
+  const stood = (piece: number) => bench.ofPiece[piece].every((index) => before.who[index] !== 0);
+  return tardiness.reduce((sum, late, piece) => sum + (stood(piece) ? late : 0), 0);
 }
 
 /** When the first of some steps stood, or of all where none moved: then it is a date that changed. */

@@ -213,6 +213,37 @@ describe('after a change', () => {
     );
   });
 
+  it('what was late already upsets nothing; a date that comes nearer is worked towards', () => {
+    const base = instanceOf({ seed: 21, pieces: 8, gridMinutes: 5, days: 16, peels: false });
+    const dated = (piece: number, dueMinute: number): Instance => ({
+      ...base,
+      pieces: base.pieces.map((one, at) => ({ ...one, dueMinute: at === piece ? dueMinute : null })),
+    });
+    // Nobody can do it within an hour.
+    const hopeless = dated(0, 60);
+    const { placed } = searchSchedule(hopeless, { tries: 200, seed: 1 });
+    const other = base.tasks.findIndex(({ piece }) => piece === 7);
+    const changed = {
+      ...hopeless,
+      tasks: hopeless.tasks.map((task, at) =>
+        at === other ? { ...task, notBefore: placed.starts[other] + 240 } : task,
+      ),
+    };
+    const { how, moved } = repairSchedule(changed, placed, { tries: 200, seed: 1 });
+    expect(how).toBe('fitted');
+    for (const one of moved) expect(base.tasks[one].piece).toBe(7);
+
+    const free = searchSchedule(dated(0, 1e6), { tries: 200, seed: 1 }).placed;
+    const last = outcomeOf(benchOf(base), free).finishes.reduce(
+      (most, finish, piece, all) => (finish > all[most] ? piece : most),
+      0,
+    );
+    const nearer = dated(last, 2 * 1440);
+    const lateOf = (of: Placed) => outcomeOf(benchOf(nearer), of).tardiness[last];
+    expect(lateOf(free)).toBeGreaterThan(0);
+    expect(lateOf(repairSchedule(nearer, free, { tries: 200, seed: 1 }).placed)).toBe(0);
+  });
+
   it('a new piece finds its place between what stands', () => {
     const { instance, placed } = planned(78);
     const added = instanceOf({ seed: 1234, pieces: 1, gridMinutes: 5, days: 16, peels: false });
