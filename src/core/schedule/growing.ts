@@ -56,15 +56,17 @@ interface Offspring {
 /**
  * @param keysOf the keys of an order of sets
  * @param tries about how many whole schedules this may take as long as
+ * @param like a schedule that shows how far hands can be used
  */
 export function grownOrder(
   bench: Bench,
   keysOf: (order: readonly number[]) => Float64Array,
   tries: number,
+  like: Placed,
 ): { order: readonly number[]; placed: Placed; tried: number } {
   const steps = bench.instance.tasks.length;
   const all = [...bench.sets.keys()];
-  const outlook = new Outlook(bench);
+  const outlook = new Outlook(bench, like);
   const most = (tries * steps) / GROWN_TRIES;
   let work = 0;
   /** What may come next to each beginning: with little time fewer. */
@@ -144,9 +146,15 @@ class Outlook {
   private readonly whole: Float64Array;
   private readonly after: Float64Array;
 
-  constructor(private readonly bench: Bench) {
+  private readonly slack: number;
+
+  constructor(
+    private readonly bench: Bench,
+    like: Placed,
+  ) {
     const { instance, sets, setAt, rest, followers } = bench;
     this.gathered = gatheredHands(bench);
+    this.slack = slackOf(bench, like, this.gathered);
     this.whole = new Float64Array(sets.length);
     this.after = new Float64Array(sets.length).fill(Infinity);
     instance.tasks.forEach((task, index) => {
@@ -163,7 +171,7 @@ class Outlook {
     const { dueOf } = this.bench;
     const left = [...sets];
     let total = this.gathered.at(now);
-    for (const set of left) total += workLeft[set] * SLACK;
+    for (const set of left) total += workLeft[set] * this.slack;
     const order: number[] = [];
     while (left.length > 0) {
       const end = this.minuteOf(total);
@@ -175,7 +183,7 @@ class Outlook {
       }
       const [set] = left.splice(last, 1);
       order.push(set);
-      total -= workLeft[set] * SLACK;
+      total -= workLeft[set] * this.slack;
     }
     return order.reverse();
   }
@@ -186,7 +194,7 @@ class Outlook {
     let cost = 0;
     for (const set of order) {
       if (stepsLeft[set] === 0) continue;
-      total += workLeft[set] * SLACK;
+      total += workLeft[set] * this.slack;
       let finish = this.minuteOf(total) + this.after[set];
       if (finishes[set] === 0) finish = Math.max(finish, now + this.whole[set]);
       if (finish > finishes[set]) cost += laterCost(finishes[set], finish, dueOf[set]);
@@ -210,13 +218,28 @@ function gatheredHands({ instance }: Bench): GatheredLine {
   return gatheredLine(gathered, SAMPLED, (RATE_DAYS * DAY_MINUTES) / SAMPLED);
 }
 
+/** The hands' minutes that pass for one that is used, over most of a plan: they are never used to the last. */
+function slackOf({ instance: { tasks } }: Bench, { starts }: Placed, gathered: GatheredLine): number {
+  const order = [...starts.keys()]
+    .filter((index) => !Number.isNaN(starts[index]))
+    .sort((a, b) => starts[a] - starts[b]);
+  const most = SAMPLED_WORK * order.reduce((all, index) => all + workOf(tasks[index]), 0);
+  let done = 0;
+  for (const index of order) {
+    done += workOf(tasks[index]);
+    if (done >= most) return clamp(gathered.at(starts[index]) / done, LEAST_SLACK, MOST_SLACK);
+  }
+  return LEAST_SLACK;
+}
+
 const DAY_MINUTES = 1440;
 const SAMPLED = 15;
 const RATE_DAYS = 14;
 const LEAST_WORK = 0.5;
 const FAR = 1e7;
-/** Free hands are never used to the last minute. */
-const SLACK = 1.05;
+/** The end of a plan, where hands wait for the last pieces, says nothing of the rest. */
+const SAMPLED_WORK = 0.8;
+const [LEAST_SLACK, MOST_SLACK] = [1.02, 1.5];
 /** How many beginnings are kept, and how many pieces are tried next in each. */
 const MOST_GROWN = 400;
 const MOST_NEXT = 8;

@@ -43,6 +43,8 @@ export class Placing {
   private readonly use: Record<PlaceId, PlaceUse>;
   /** Placed steps of each kind of set-up, as they came. */
   private readonly standing = new Map<number, number[]>();
+  /** Minutes before steps that share, from the end of what they share: nothing else is done by these hands then. */
+  private readonly gaps = new Map<number, number>();
 
   /** @param from what is placed already; nothing where it is left out */
   constructor(
@@ -58,6 +60,7 @@ export class Placing {
       this.hands = from.hands.map((hands) => hands.copy());
       this.use = { bench: from.use.bench.copy(), rack: from.use.rack.copy(), oven: from.use.oven.copy() };
       for (const [kind, standing] of from.standing) this.standing.set(kind, standing.slice());
+      for (const [index, gap] of from.gaps) this.gaps.set(index, gap);
       return;
     }
     this.placed = nothingPlaced(instance.tasks.length);
@@ -96,7 +99,10 @@ export class Placing {
     this.placed.shared[index] = shared;
     this.ends[index] = end;
     this.ripe[index] = this.bench.ripeness.ripeAt(task, end);
-    for (let one = 0; one < this.hands.length; one++) if ((who >> one) & 1) this.hands[one].book(start, end - start);
+    const readied = shared === 1 ? this.readiedAt(index, start, who) : null;
+    if (readied !== null && readied < start) this.gaps.set(index, readied);
+    const from = this.gaps.get(index) ?? start;
+    for (let one = 0; one < this.hands.length; one++) if ((who >> one) & 1) this.hands[one].book(from, end - from);
     this.use.bench.book(start, end, 1, null);
     if (wait.place) this.use[wait.place].book(end, this.ripe[index], wait.room, wait.heat);
     if (!setUp) return;
@@ -110,8 +116,10 @@ export class Placing {
     const { wait, setUp } = this.task(index);
     const { starts, who, shared } = this.placed;
     const [start, end] = [starts[index], this.ends[index]];
+    const from = this.gaps.get(index) ?? start;
+    this.gaps.delete(index);
     for (let one = 0; one < this.hands.length; one++)
-      if ((who[index] >> one) & 1) this.hands[one].free(start, end - start);
+      if ((who[index] >> one) & 1) this.hands[one].free(from, end - from);
     this.use.bench.free(start, end, 1, null);
     if (wait.place) this.use[wait.place].free(end, this.ripe[index], wait.room, wait.heat);
     starts[index] = NaN;
@@ -163,7 +171,7 @@ export class Placing {
   spotAt(index: number, start: number, by = 0): Spot | null {
     const teams = this.bench.teams[index];
     for (const who of by !== 0 && teams.includes(by) ? [by, ...teams] : teams) {
-      if (this.standsReady(index, start, who)) {
+      if (this.readiedAt(index, start, who) !== null) {
         const spot = this.alone(index, start, who, 1, start);
         if (spot) return spot;
       }
@@ -192,18 +200,26 @@ export class Placing {
 
   /** Whether what a placed step shares was really got ready before it. */
   isReadied(index: number): boolean {
-    return this.standsReady(index, this.placed.starts[index], this.placed.who[index]);
+    const { starts, who } = this.placed;
+    const gap = this.gaps.get(index);
+    if (gap === undefined) return this.readiedAt(index, starts[index], who[index]) !== null;
+    return this.kinOf(index).some((other) => this.ends[other] === gap && who[other] === who[index]);
   }
 
-  /** Whether the hands end a step of the same kind where this one begins. */
-  private standsReady(index: number, start: number, who: number): boolean {
-    const { setUp } = this.task(index);
-    if (!setUp) return false;
-    return (this.standing.get(setUp.kind) ?? []).some((other) => {
+  /** When the hands end a step of the same kind where this one begins, or a little before with nothing between. */
+  private readiedAt(index: number, start: number, who: number): number | null {
+    for (const other of this.kinOf(index)) {
       const end = this.ends[other];
-      if (this.placed.who[other] !== who || !(end <= start && start - end < READY_MINUTES)) return false;
-      return this.hands.every((hands, one) => !((who >> one) & 1) || hands.isIdle(end, start));
-    });
+      if (this.placed.who[other] !== who || !(end <= start && start - end < READY_MINUTES)) continue;
+      if (this.hands.every((hands, one) => !((who >> one) & 1) || hands.isIdle(end, start))) return end;
+    }
+    return null;
+  }
+
+  /** Placed steps that get ready the same. */
+  private kinOf(index: number): readonly number[] {
+    const { setUp } = this.task(index);
+    return (setUp && this.standing.get(setUp.kind)) ?? [];
   }
 
   private onGrid(minute: number): number {

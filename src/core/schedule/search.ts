@@ -34,7 +34,7 @@ export function triesFor(steps: number, thorough: boolean): number {
 
 /** A try's work grows a little faster than the steps. */
 const GROWTH = 1.2;
-const WORK = { quick: 600_000, thorough: 3_600_000 } as const;
+const WORK = { quick: 600_000, thorough: 2_800_000 } as const;
 /** Where there are very many steps, a thorough plan may take more work by this power of their number. */
 const MANY = { from: 360, to: 1200, share: 0.7 } as const;
 const LEAST_TRIES = 60;
@@ -66,7 +66,7 @@ export function searchSchedule(instance: Instance, limits: SearchLimits): Found 
 /** Rules first, then changes: what follows begins from the best so far, so that looking longer never costs more. */
 export function searchOn(bench: Bench, limits: SearchLimits): Found {
   const ruled = longestWaitFirst(bench, byRules(bench));
-  if (bench.instance.tasks.filter((task) => task.pinnedAt === null).length < 2) return ruled;
+  if (limits.tries < 1 || bench.instance.tasks.filter((task) => task.pinnedAt === null).length < 2) return ruled;
   const found = annealed(bench, ruled, limits);
   return found.cost < ruled.cost ? longestWaitFirst(bench, found) : found;
 }
@@ -184,7 +184,7 @@ function orderPieces(trials: Trials, tails: Float64Array, tries: number, chance:
   let order: readonly number[];
   let heat = ORDER_HEAT;
   if (bench.sets.length > MOST_ORDERED) {
-    const grown = grownOrder(bench, keysOf, tries * GROWN_SHARE);
+    const grown = grownOrder(bench, keysOf, tries * GROWN_SHARE, trials.best.placed);
     trials.tried += grown.tried;
     trials.outcome(grown.placed);
     ({ order } = grown);
