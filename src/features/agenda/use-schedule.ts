@@ -47,6 +47,8 @@ export interface Schedule {
   entries: PlanEntry[];
   built: Built;
   answer: PlanAnswer | null;
+  /** Whether all steps are being placed for the first time. */
+  placing: boolean;
   /** The worker is at it. */
   busy: boolean;
   /** A better plan is still looked for; the one that stands can be worked by. */
@@ -101,10 +103,11 @@ function soonestFirst({ planned: one }: InPlan, { planned: other }: InPlan): num
  */
 export function useSchedule(): Schedule | undefined {
   const schedule = useWholeSchedule();
-  // While some pieces are looked through again, the last plan stands: nothing typed or opened on a page is lost.
+  // While some pieces are looked through again, the last plan stands: nothing typed or opened on a page is lost. One of
+  // no pieces says nothing of those that have come since.
   const [last, setLast] = useState(schedule);
   if (schedule && schedule !== last) setLast(schedule);
-  return schedule ?? last;
+  return schedule ?? (last && last.pieces.length > 0 ? last : undefined);
 }
 
 function useWholeSchedule(): Schedule | undefined {
@@ -163,14 +166,16 @@ function useWholeSchedule(): Schedule | undefined {
     const at = (minute: number | null | undefined) => (minute == null ? null : built.originAt + minute * MS_PER_MINUTE);
     const pieceOf = new Map(shown.map((one) => [one.planned.piece.id, one.planned.piece]));
     const entries = entriesOf(built, agenda, pieceOf);
+    // An answer to what was asked before says nothing of what is there now.
+    const ofPieces = answer?.finishes.length === shown.length ? answer : null;
+    const found = ofPieces?.placed.who.length === built.steps.length ? ofPieces : null;
     const pieces = shown.map((one, index): PieceInPlan => {
       const due = dueAt(one.planned.piece.dueOn);
-      const answers = answer && answer.finishes.length === shown.length ? answer : null;
-      const finishAt = at(answers?.finishes[index]);
+      const finishAt = at(ofPieces?.finishes[index]);
       return {
         ...one,
         finishAt,
-        safestAt: at(answers?.safestFinishes[index]),
+        safestAt: at(ofPieces?.safestFinishes[index]),
         dueAt: due,
         lateMs: finishAt !== null && due !== null && finishAt > due ? finishAt - due : 0,
         pending: pendingOf(one.steps, now),
@@ -195,7 +200,10 @@ function useWholeSchedule(): Schedule | undefined {
       beyond,
       entries,
       built,
-      answer,
+      answer: found,
+      // Until what was found is kept, the steps stand nowhere.
+      placing:
+        entries.every(({ startAt }) => startAt === null) && (!found || found.placed.who.some((who) => who !== 0)),
       busy,
       improving,
       planAfresh,

@@ -165,11 +165,11 @@ function Ahead({ schedule }: { schedule: Schedule }) {
   );
 }
 
-function answer({ pieces: all, entries, answer: found, busy, aside }: Schedule, now: number): string {
+function answer({ pieces: all, entries, answer: found, placing, busy, aside }: Schedule, now: number): string {
   const pieces = thingsOf(all);
   const late = lateThings(all);
   const homeless = entries.filter(({ startAt }) => startAt === null);
-  if (busy && (!found || homeless.length > 0)) return say`Placing all steps …`;
+  if ((placing && entries.length > 0) || (busy && homeless.length > 0)) return say`Placing all steps …`;
   if (homeless.length > 0 && found)
     return say`${homeless.length} steps find no place in your free hours: ${homeless[0]!.piece.name} first.`;
   if (late.length > 0) {

@@ -14,7 +14,7 @@ import {
   type Schedule,
 } from '@/features/agenda';
 import { FirstPiece } from '@/features/pieces';
-import { useNewPiece, useShelf } from '@/features/shelf';
+import { useNewPiece, usePlannedPieces } from '@/features/shelf';
 import { Place, Answer, NextRow, TextButton, clockTime, dated, dayName, formatHours, useNow, useUnits } from '@/ui';
 import { AtAnHour } from './at-an-hour';
 import { AtTheDesk } from './at-the-desk';
@@ -31,15 +31,15 @@ const LEAST_SHOWN = 5;
 export function TodayPage() {
   const schedule = useSchedule();
   const newPiece = useNewPiece();
-  const shelf = useShelf();
+  const { planned } = usePlannedPieces();
   if (!schedule) return <Gathering className={css.page} />;
-  if (schedule.pieces.length === 0)
-    return shelf && shelf.pieces.length > 0 ? <AllFinished count={shelf.pieces.length} /> : <FirstPiece />;
+  if (schedule.pieces.length === 0 && planned.length === 0) return <FirstPiece />;
+  if (planned.every(({ next }) => next.code === 'finished')) return <AllFinished count={planned.length} />;
   const rows = rowsByClock(schedule.entries);
   return (
     <Place title={say`Today`} className={css.page}>
       <div className={css.hands}>
-        <TodayAnswer rows={rows} placing={schedule.answer === null} schedule={schedule} />
+        <TodayAnswer rows={rows} schedule={schedule} />
         <Late schedule={schedule} />
         <AtAnHour schedule={schedule} />
         <AssumedHours schedule={schedule} />
@@ -119,7 +119,7 @@ function AllFinished({ count }: { count: number }) {
   );
 }
 
-function TodayAnswer({ rows, placing, schedule }: { rows: PlanRow[]; placing: boolean; schedule: Schedule }) {
+function TodayAnswer({ rows, schedule }: { rows: PlanRow[]; schedule: Schedule }) {
   const now = useNow();
   const [first] = rows;
   const late = lateThings(schedule.pieces);
@@ -131,7 +131,8 @@ function TodayAnswer({ rows, placing, schedule }: { rows: PlanRow[]; placing: bo
           : say`${late.length} will not make it, ${late[0].name} first.`}
       </Answer>
     );
-  if (!first && placing) return <Answer>{say`Placing the steps …`}</Answer>;
+  if (!first && schedule.placing) return <Answer>{say`Placing the steps …`}</Answer>;
+  if (schedule.pieces.length === 0) return <Answer>{say`No hands needed: what is left is set aside.`}</Answer>;
   if (!first) return <Answer>{say`No hands needed: what is left waits for you at the desk.`}</Answer>;
   return (
     <Answer>
