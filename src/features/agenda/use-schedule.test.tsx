@@ -107,3 +107,52 @@ it('an answer that is overtaken while it is written leaves the newer one in plac
   });
   expect(ofPieces(await starts())).toEqual(['piece-1', 'piece-2']);
 });
+
+it('steps are being placed until what was found is kept', async () => {
+  await addPieces(database(), [readyPiece()], []);
+  const real = jest.requireActual<typeof storage>('@/storage').changeAgenda;
+  let release = () => undefined as void;
+  const held = new Promise<void>((resolve) => (release = resolve));
+  jest.mocked(changeAgenda).mockImplementationOnce(async (...given) => {
+    await held;
+    return real(...given);
+  });
+  const seen: (boolean | undefined)[] = [];
+  const { result } = renderHook(
+    () => {
+      const schedule = useSchedule();
+      // No steps that stand nowhere are told of as placed.
+      if (schedule && schedule.entries.every(({ startAt }) => startAt === null)) seen.push(schedule.placing);
+      return schedule;
+    },
+    { wrapper },
+  );
+  await waitFor(() => expect(changeAgenda).toHaveBeenCalledTimes(1));
+  await waitFor(() => expect(result.current?.answer).toBeTruthy());
+  expect(result.current?.placing).toBe(true);
+  await act(() => Promise.resolve(release()));
+  await waitFor(() => expect(result.current?.placing).toBe(false));
+  expect(result.current?.entries.some(({ startAt }) => startAt !== null)).toBe(true);
+  expect(new Set(seen)).toEqual(new Set([true]));
+});
+
+it('a plan of no pieces says nothing of those that have come since; one that is set aside leaves an empty one', async () => {
+  const lengths: (number | undefined)[] = [];
+  const { result } = renderHook(
+    () => {
+      const schedule = useSchedule();
+      lengths.push(schedule?.pieces.length);
+      return schedule;
+    },
+    { wrapper },
+  );
+  await waitFor(() => expect(result.current?.pieces).toEqual([]));
+  lengths.length = 0;
+  await act(() => addPieces(database(), [readyPiece()], []));
+  await waitFor(() => expect(result.current?.pieces).toHaveLength(1));
+  await act(async () => {
+    await result.current?.change({ aside: ['piece-1'] });
+  });
+  await waitFor(() => expect(result.current?.pieces).toEqual([]));
+  expect(result.current).toMatchObject({ placing: false, aside: [{ id: 'piece-1' }] });
+});
