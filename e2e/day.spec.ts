@@ -55,29 +55,32 @@ test('eight pieces are planned to the reopening day; one late step moves its own
   await expect(answer(page)).toContainText('Everything is done by', { timeout: 20_000 });
   await quiet(page);
   await page.getByRole('button', { name: '4 weeks' }).click();
-  for (const piece of [
+  const others = [
     'departures-board',
-    'viaduct',
     'fern-marker',
     'route-map',
     'crest-bucket',
     'ticket-drawers',
     'bench-cushions',
     'tea-canisters',
-  ])
-    expect((await standing(page, `demo-${piece}`)).length).toBeGreaterThan(0);
+  ];
+  for (const piece of ['viaduct', ...others]) expect((await standing(page, `demo-${piece}`)).length).toBeGreaterThan(0);
 
-  // Late by a day: its own piece follows, another stays where it is.
+  // Late by a day: its own piece follows; of all others only what shared something it got ready, if anything, moves.
   await page.getByRole('button', { name: 'Week', exact: true }).click();
-  const [viaduct, board] = [await standing(page, 'demo-viaduct'), await standing(page, 'demo-departures-board')];
+  const standingOfOthers = async () =>
+    (await Promise.all(others.map((piece) => standing(page, `demo-${piece}`)))).flat().map(String);
+  const [viaduct, before] = [await standing(page, 'demo-viaduct'), await standingOfOthers()];
   await press(page, 'demo-viaduct/lay');
   await expect(page.getByTestId('chosen-step')).toContainText('Viaduct at dusk');
-  const before = await page.getByTestId('chosen-when').textContent();
+  const when = await page.getByTestId('chosen-when').textContent();
   await page.getByTestId('late-1440').click();
-  await expect(page.getByTestId('chosen-when')).not.toHaveText(before ?? '');
+  await expect(page.getByTestId('chosen-when')).not.toHaveText(when ?? '');
   await quiet(page);
   expect(await standing(page, 'demo-viaduct')).not.toEqual(viaduct);
-  expect(await standing(page, 'demo-departures-board')).toEqual(board);
+  const stay = new Set(await standingOfOthers());
+  expect(before.length).toBeGreaterThan(30);
+  expect(before.filter((step) => !stay.has(step)).length).toBeLessThan(before.length / 8);
   await expect(answer(page)).toContainText('Everything is done by');
 
   // Due the day after tomorrow it can't be: what would help is weighed, and one is taken.
