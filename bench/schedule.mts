@@ -1,6 +1,6 @@
 // Schedules beside an exact solver on the same model, without and with set-ups, two pairs of hands, split rubbing and
-// pieces of several sizes; then their growth. `--long` searches thirty pieces and a hundred for ten minutes, `--each` says every gap,
-// `--growth` leaves the exact solver out.
+// pieces of several sizes; then their growth. `--long` searches thirty pieces and a hundred for ten minutes, `--each`
+// says every gap, `--growth` leaves the exact solver out.
 import highsLoader from 'highs';
 import { benchOf, checkSchedule, endOf, outcomeOf, repairSchedule, searchSchedule, triesFor } from '@/core/schedule';
 import { instanceOf } from '@/testing/instances';

@@ -1,7 +1,7 @@
 /**
- * An order of whole pieces grown from the front (a beam search). To each of the most promising beginnings every piece
- * is tried that may come next; how promising a beginning is says what it costs until its pieces are done, and about
- * what the others will cost with the hands that are left. Changing a finished order shuffles all that comes after the
+ * An order of whole pieces grown from the front (a beam search). To each of the most promising beginnings the likeliest
+ * next pieces are tried; how promising a beginning is says what it costs until its pieces are done, and about what the
+ * others will cost with the hands that are left. Changing a finished order shuffles all that comes after the
  * change; here nothing after hides what a beginning is worth.
  */
 import { gatheredLine, type GatheredLine } from '@/core/cure';

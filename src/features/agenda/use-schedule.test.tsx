@@ -58,6 +58,18 @@ const starts = async () => {
 };
 const ofPieces = (all: Record<string, number>) => [...new Set(Object.keys(all).map((key) => key.split('/')[0]))].sort();
 
+/** The next change of the agenda waits until what is returned is called. */
+function holdNextChange(): () => void {
+  const real = jest.requireActual<typeof storage>('@/storage').changeAgenda;
+  let release = () => undefined as void;
+  const held = new Promise<void>((resolve) => (release = resolve));
+  jest.mocked(changeAgenda).mockImplementationOnce(async (...given) => {
+    await held;
+    return real(...given);
+  });
+  return release;
+}
+
 beforeEach(async () => {
   mockOrders.length = 0;
   jest.mocked(changeAgenda).mockClear();
@@ -89,13 +101,7 @@ it('where the steps stand outlives the opening of a place: nothing is planned be
 
 it('an answer that is overtaken while it is written leaves the newer one in place', async () => {
   await addPieces(database(), [readyPiece()], []);
-  const real = jest.requireActual<typeof storage>('@/storage').changeAgenda;
-  let release = () => undefined as void;
-  const held = new Promise<void>((resolve) => (release = resolve));
-  jest.mocked(changeAgenda).mockImplementationOnce(async (...given) => {
-    await held;
-    return real(...given);
-  });
+  const release = holdNextChange();
   renderHook(useSchedule, { wrapper });
   await waitFor(() => expect(changeAgenda).toHaveBeenCalledTimes(1));
 
@@ -110,13 +116,7 @@ it('an answer that is overtaken while it is written leaves the newer one in plac
 
 it('steps are being placed until what was found is kept', async () => {
   await addPieces(database(), [readyPiece()], []);
-  const real = jest.requireActual<typeof storage>('@/storage').changeAgenda;
-  let release = () => undefined as void;
-  const held = new Promise<void>((resolve) => (release = resolve));
-  jest.mocked(changeAgenda).mockImplementationOnce(async (...given) => {
-    await held;
-    return real(...given);
-  });
+  const release = holdNextChange();
   const seen: (boolean | undefined)[] = [];
   const { result } = renderHook(
     () => {
