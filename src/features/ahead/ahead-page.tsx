@@ -2,7 +2,7 @@
 import { Button } from '@mui/material';
 import { CalendarArrowDown, ChevronLeft, ChevronRight } from 'lucide-react';
 import { startOfHour } from 'date-fns';
-import { useState } from 'react';
+import { memo, useDeferredValue, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { isTyping, useKeys } from '@/features/shell';
 import { FirstPiece } from '@/features/pieces';
@@ -48,6 +48,8 @@ function Ahead({ schedule }: { schedule: Schedule }) {
     setGroup([]);
   };
   const { agenda, change, entries, planAfresh, busy } = schedule;
+  // What stands below the timeline is drawn after it, when there is time.
+  const settled = useDeferredValue(schedule, null);
   const hours = ZOOMS.find(({ id }) => id === zoom)?.hours ?? 48;
   const fromAt = startOfHour(now - MS_PER_HOUR * Math.min(6, hours / 24)).getTime() + offsetMs;
   const step = (direction: number) => setOffsetMs((offset) => offset + direction * hours * MS_PER_HOUR * 0.5);
@@ -142,28 +144,39 @@ function Ahead({ schedule }: { schedule: Schedule }) {
           say`Drag a step to pin it at another time, or choose it and type the time; drag the ground to move along.`,
         )}
       </p>
-      <div className={css.parts}>
-        <div className={css.column}>
-          <StepPart
-            schedule={schedule}
-            entry={entry}
-            group={entries.filter(({ key }) => group.includes(key))}
-            onChoose={choose}
-            onPin={pin}
-            onClose={() => setChosen(null)}
-          />
-          <LatePart schedule={schedule} />
+      {settled && (
+        <div className={css.parts}>
+          <div className={css.column}>
+            <StepPart
+              schedule={schedule}
+              entry={entry}
+              group={entries.filter(({ key }) => group.includes(key))}
+              onChoose={choose}
+              onPin={pin}
+              onClose={() => setChosen(null)}
+            />
+            <Late schedule={settled} />
+          </div>
+          <Others schedule={settled} />
         </div>
-        <div className={css.column}>
-          <SurePart schedule={schedule} />
-          <DatesPart schedule={schedule} />
-          <HelpersPart schedule={schedule} />
-        </div>
-        <HoursPart schedule={schedule} />
-      </div>
+      )}
     </Place>
   );
 }
+
+const Late = memo(LatePart);
+const Others = memo(function Others({ schedule }: { schedule: Schedule }) {
+  return (
+    <>
+      <div className={css.column}>
+        <SurePart schedule={schedule} />
+        <DatesPart schedule={schedule} />
+        <HelpersPart schedule={schedule} />
+      </div>
+      <HoursPart schedule={schedule} />
+    </>
+  );
+});
 
 function answer({ pieces: all, entries, answer: found, placing, busy, aside }: Schedule, now: number): string {
   const pieces = thingsOf(all);

@@ -9,7 +9,19 @@ import { useReport } from '@/features/shell';
 import { useStash } from '@/features/at-hand';
 import { buildInputOf, readPiece } from '@/records';
 import { database, savePiece } from '@/storage';
-import { NextRow, Note, clockTime, dated, dayName, formatHours, noonOf, useClock, useNow, lasting } from '@/ui';
+import {
+  FirstFew,
+  NextRow,
+  Note,
+  clockTime,
+  dated,
+  dayName,
+  formatHours,
+  noonOf,
+  useClock,
+  useNow,
+  lasting,
+} from '@/ui';
 import { formatDuration } from '@/words/figures';
 import css from './ahead.module.css';
 import { BINDER_WORDS, remarks, sentences } from '@/words';
@@ -25,6 +37,8 @@ interface Weighed {
 
 const LEAST_SAVED_MS = 30 * MS_PER_MINUTE;
 const SHOWN = 6;
+/** The latest of those that are late. */
+const LATE_SHOWN = 12;
 
 /** The pieces that are late, by how much, and what would help, each remedy with the date it brings. */
 export function LatePieces({ schedule }: { schedule: Schedule }) {
@@ -100,13 +114,17 @@ export function LatePieces({ schedule }: { schedule: Schedule }) {
 
   return (
     <>
-      {late.map(({ key: own, name, finishAt, dueAt, lateMs }) => (
-        <p key={own} className={css.late}>
-          {finishAt === null
-            ? sayWith`${(<b>{name}</b>)}: due ${dayName(dueAt, now)}, at least ${lasting(lateMs)} late.`
-            : sayWith`${(<b>{name}</b>)}: done ${clockTime(finishAt, now)}, due ${dayName(dueAt, now)}: ${lasting(lateMs)} late.`}
-        </p>
-      ))}
+      <FirstFew of={late} few={LATE_SHOWN} testId="late-all">
+        {(shown) =>
+          shown.map(({ key: own, name, finishAt, dueAt, lateMs }) => (
+            <p key={own} className={css.late}>
+              {finishAt === null
+                ? sayWith`${(<b>{name}</b>)}: due ${dayName(dueAt, now)}, at least ${lasting(lateMs)} late.`
+                : sayWith`${(<b>{name}</b>)}: done ${clockTime(finishAt, now)}, due ${dayName(dueAt, now)}: ${lasting(lateMs)} late.`}
+            </p>
+          ))
+        }
+      </FirstFew>
       {weighed?.of !== key && (
         <NextRow>
           <Button

@@ -1,10 +1,13 @@
 'use client';
 import Link from 'next/link';
 import { thingsOf, type Schedule } from '@/features/agenda';
-import { Note, Part, clockTime, dayName, useNow } from '@/ui';
+import { FirstFew, Note, Part, clockTime, dayName, useNow } from '@/ui';
 import css from './ahead.module.css';
 import { say } from '@/words/say';
 import { remarks } from '@/words';
+
+/** Those finished next. */
+const SHOWN = 20;
 
 /** When each is finished as planned, and when if every wait takes its safest hours; whether its date holds then too. */
 export function SurePart({ schedule: { pieces } }: { schedule: Schedule }) {
@@ -17,20 +20,24 @@ export function SurePart({ schedule: { pieces } }: { schedule: Schedule }) {
   if (sures.length === 0) return null;
   return (
     <Part title={say`How sure the dates are`}>
-      <ul className={css.sure} data-testid="sure-dates">
-        {sures.map(({ key, name, href, likelyAt, safestAt, dueAt }) => (
-          <li key={key} data-verdict={verdict({ likelyAt, safestAt, dueAt })}>
-            <Link href={href}>{name}</Link>
-            <b>{VERDICTS[verdict({ likelyAt, safestAt, dueAt })]}</b>
-            <span>
-              {remarks(
-                clockTime(likelyAt, now),
-                dayName(safestAt, now) !== dayName(likelyAt, now) && say`at the latest ${dayName(safestAt, now)}`,
-              )}
-            </span>
-          </li>
-        ))}
-      </ul>
+      <FirstFew of={sures} few={SHOWN} testId="sure-all">
+        {(shown) => (
+          <ul className={css.sure} data-testid="sure-dates">
+            {shown.map(({ key, name, href, likelyAt, safestAt, dueAt }) => (
+              <li key={key} data-verdict={verdict({ likelyAt, safestAt, dueAt })}>
+                <Link href={href}>{name}</Link>
+                <b>{VERDICTS[verdict({ likelyAt, safestAt, dueAt })]}</b>
+                <span>
+                  {remarks(
+                    clockTime(likelyAt, now),
+                    dayName(safestAt, now) !== dayName(likelyAt, now) && say`at the latest ${dayName(safestAt, now)}`,
+                  )}
+                </span>
+              </li>
+            ))}
+          </ul>
+        )}
+      </FirstFew>
       <Note>{say`As planned, with likely waits. At the latest: every wait takes its safest hours, and your hands follow.`}</Note>
     </Part>
   );

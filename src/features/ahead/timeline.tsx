@@ -3,11 +3,13 @@ import { useDrag } from '@use-gesture/react';
 import { MS_PER_DAY, MS_PER_HOUR, MS_PER_MINUTE } from '@/core/shared';
 import { addDays, startOfDay } from 'date-fns';
 import { useLayoutEffect, useMemo, useRef, useState } from 'react';
-import type { PlanEntry, Schedule } from '@/features/agenda';
+import type { Schedule } from '@/features/agenda';
 import { useNow, dated } from '@/ui';
-import { rowsOf, type Row, type RowsBy } from './timeline-rows';
+import { TimelineRow } from './timeline-row';
+import { rowsOf, type RowsBy } from './timeline-rows';
+import { HEAD, ROW, isShown, scaleOf, type TimeScale } from './timeline-scale';
+import { useRowsInSight } from './use-rows-in-sight';
 import css from './timeline.module.css';
-import { lowerFirst, stepTitle } from '@/words';
 import { say } from '@/words/say';
 
 export const ZOOMS = [
@@ -18,10 +20,7 @@ export const ZOOMS = [
 ] as const;
 export type ZoomId = (typeof ZOOMS)[number]['id'];
 
-const ROW = 46;
-const HEAD = 44;
 const NAME = 168;
-const SNAP_MS = 5 * MS_PER_MINUTE;
 /** Under this a day's name gets in the way of the next. */
 const DAY_NAME_PX = 44;
 /** With the weekday. */
@@ -67,25 +66,24 @@ export function Timeline({
   const hours = ZOOMS.find(({ id }) => id === zoom)?.hours ?? 48;
   const name = width < 600 ? 92 : NAME;
   const untilAt = fromAt + hours * MS_PER_HOUR;
-  const x = useMemo(
-    (): Scale => (at) => name + ((Number(at) - fromAt) / (untilAt - fromAt)) * (width - 8 - name),
-    [fromAt, untilAt, width, name],
-  );
+  const scale = useMemo(() => scaleOf(fromAt, untilAt, name, width - 8), [fromAt, untilAt, width, name]);
+  const { x } = scale;
   const all = useMemo(() => rowsOf(schedule, by), [schedule, by]);
   // What lies outside takes no part in drawing and dragging.
+  const [first, end] = useRowsInSight(holder, all.length);
   const rows = useMemo(
     () =>
-      all.map((row) => ({
+      all.slice(first, end).map((row) => ({
         ...row,
         entries: row.entries.filter(
-          ({ startAt, ripeAt }) => startAt !== null && shown(startAt, ripeAt ?? startAt + 1, fromAt, untilAt),
+          ({ startAt, ripeAt }) => startAt !== null && isShown(startAt, ripeAt ?? startAt + 1, scale),
         ),
       })),
-    [all, fromAt, untilAt],
+    [all, first, end, scale],
   );
-  const height = HEAD + rows.length * ROW + 6;
-  const msPerPx = (hours * MS_PER_HOUR) / Math.max(1, width - name - 8);
-  const pan = useDrag(({ delta: [dx] }) => onPan(-dx * msPerPx), { filterTaps: true });
+  const rowsEnd = HEAD + all.length * ROW;
+  const height = rowsEnd + 6;
+  const pan = useDrag(({ delta: [dx] }) => onPan(-dx * scale.msPerPx), { filterTaps: true });
   const free = (schedule.built.instance.hands[0] ?? [])
     .map((window) => ({
       from: schedule.built.originAt + window.from * MS_PER_MINUTE,
@@ -126,69 +124,29 @@ export function Timeline({
               x={x(window.from)}
               y={HEAD}
               width={Math.max(1, x(window.until) - x(window.from))}
-              height={rows.length * ROW}
+              height={all.length * ROW}
               className={css.free}
               pointerEvents="none"
             />
           ))}
-          <Axis x={x} fromAt={fromAt} untilAt={untilAt} height={HEAD + rows.length * ROW} zoom={zoom} />
+          <Axis x={x} fromAt={fromAt} untilAt={untilAt} height={rowsEnd} zoom={zoom} />
         </g>
         {rows.map((row, index) => (
-          <g key={row.id} transform={`translate(0 ${HEAD + index * ROW})`}>
-            <line x1={0} x2={width - 8} y1={ROW} y2={ROW} className={css.rule} />
-            <g clipPath="url(#plot)">
-              {row.pending && (
-                <Drying
-                  fromAt={x(Math.max(fromAt, row.pending.fromAt))}
-                  untilAt={x(row.pending.untilAt)}
-                  name={row.pending.name}
-                />
-              )}
-              {row.entries.map((entry) => (
-                <Wait key={entry.key} entry={entry} row={row} x={x} fromAt={fromAt} untilAt={untilAt} />
-              ))}
-              {(row.waits === 'all' || row.waits === 'none') &&
-                groupsOf(row.entries, x).map((group) =>
-                  group.length > 1 ? (
-                    <Group
-                      key={group[0]!.key}
-                      group={group}
-                      x={x}
-                      chosen={group.some(({ key }) => key === chosen)}
-                      onGroup={onGroup}
-                    />
-                  ) : (
-                    group.map((entry) => (
-                      <Block
-                        key={entry.key}
-                        entry={entry}
-                        x={x}
-                        fromAt={fromAt}
-                        untilAt={untilAt}
-                        chosen={chosen === entry.key}
-                        onChoose={onChoose}
-                        onDrop={onDrop}
-                        msPerPx={msPerPx}
-                        named={by === 'hands'}
-                      />
-                    ))
-                  ),
-                )}
-              {row.sure && <Sure fromAt={row.sure.fromAt} untilAt={row.sure.untilAt} x={x} />}
-              {row.dueAt !== null && row.dueAt > fromAt && row.dueAt < untilAt && (
-                <Due at={x(row.dueAt)} late={row.lateMs > 0} />
-              )}
-            </g>
-            <foreignObject x={0} y={0} width={name - 8} height={ROW}>
-              <div className={css.name} data-late={row.lateMs > 0}>
-                {row.name}
-              </div>
-            </foreignObject>
+          <g key={row.id} transform={`translate(0 ${HEAD + (first + index) * ROW})`}>
+            <TimelineRow
+              row={row}
+              scale={scale}
+              chosen={chosen}
+              onChoose={onChoose}
+              onGroup={onGroup}
+              onDrop={onDrop}
+              named={by === 'hands'}
+            />
           </g>
         ))}
         {now > fromAt && now < untilAt && (
           <g pointerEvents="none">
-            <line x1={x(now)} x2={x(now)} y1={HEAD - 12} y2={HEAD + rows.length * ROW} className={css.now} />
+            <line x1={x(now)} x2={x(now)} y1={HEAD - 12} y2={rowsEnd} className={css.now} />
             <text x={x(now) - 4} y={HEAD - 2} textAnchor="end" className={css.nowText}>{say`now`}</text>
           </g>
         )}
@@ -211,8 +169,6 @@ function hoursBetween(fromAt: number, untilAt: number, every: number): Date[] {
   return marks.filter((mark) => mark.getTime() >= fromAt && mark.getTime() <= untilAt);
 }
 
-type Scale = (at: Date | number) => number;
-
 function Axis({
   x,
   fromAt,
@@ -220,7 +176,7 @@ function Axis({
   height,
   zoom,
 }: {
-  x: Scale;
+  x: TimeScale['x'];
   fromAt: number;
   untilAt: number;
   height: number;
@@ -269,238 +225,3 @@ function Axis({
     </g>
   );
 }
-
-const shown = (from: number, until: number, fromAt: number, untilAt: number) => until > fromAt && from < untilAt;
-
-function Wait({
-  entry,
-  row,
-  x,
-  fromAt,
-  untilAt,
-}: {
-  entry: PlanEntry;
-  row: Row;
-  x: Scale;
-  fromAt: number;
-  untilAt: number;
-}) {
-  const { endAt, ripeAt } = entry;
-  if (
-    endAt === null ||
-    ripeAt === null ||
-    ripeAt <= endAt ||
-    row.waits === 'none' ||
-    !shown(endAt, ripeAt, fromAt, untilAt)
-  )
-    return null;
-  const lane = row.waits !== 'all';
-  return (
-    <g>
-      <rect
-        x={x(endAt)}
-        y={lane ? 9 : 19}
-        width={Math.max(1, x(ripeAt) - x(endAt))}
-        height={lane ? 26 : 8}
-        fill="url(#wait)"
-        stroke="var(--marigold)"
-        strokeWidth={0.6}
-      >
-        <title>{say`${entry.piece.name}: waiting after ${lowerFirst(stepTitle(entry.step.title))}, until ${dated(ripeAt, 'EEE HH:mm')}`}</title>
-      </rect>
-      {!lane && entry.step.wait.place === 'rack' && <Ring at={x(ripeAt)} />}
-      {lane && x(ripeAt) - x(endAt) > 90 && (
-        <text x={Math.max(x(endAt), x(fromAt)) + 6} y={27} className={css.laneText}>
-          {entry.piece.name}
-        </text>
-      )}
-    </g>
-  );
-}
-
-/** A piece that is drying already, with the ring that stands for dry at its end. */
-function Drying({ fromAt, untilAt, name }: { fromAt: number; untilAt: number; name: string }) {
-  if (untilAt <= fromAt) return null;
-  return (
-    <g pointerEvents="none">
-      <rect
-        x={fromAt}
-        y={name ? 9 : 19}
-        width={untilAt - fromAt}
-        height={name ? 26 : 8}
-        fill="url(#wait)"
-        stroke="var(--marigold)"
-        strokeWidth={0.6}
-      />
-      {name ? (
-        untilAt - fromAt > 90 && (
-          <text x={fromAt + 6} y={27} className={css.laneText}>
-            {name}
-          </text>
-        )
-      ) : (
-        <Ring at={untilAt} />
-      )}
-    </g>
-  );
-}
-
-/** From when a piece is finished as planned to when at the latest. */
-function Sure({ fromAt, untilAt, x }: { fromAt: number; untilAt: number; x: Scale }) {
-  return (
-    <g className={css.sure}>
-      <title>{say`Finished ${dated(fromAt, 'EEE d MMM')} as planned, at the latest ${dated(untilAt, 'EEE d MMM')}`}</title>
-      <line x1={x(fromAt)} x2={x(untilAt)} y1={40} y2={40} />
-      <path d={`M${x(untilAt)} 35 v10`} />
-    </g>
-  );
-}
-
-/** Steps in clock order, those together that are too narrow to be pressed beside each other. */
-function groupsOf(entries: readonly PlanEntry[], x: Scale): PlanEntry[][] {
-  const groups: { list: PlanEntry[]; right: number; narrow: boolean }[] = [];
-  for (const entry of [...entries].sort((a, b) => (a.startAt ?? 0) - (b.startAt ?? 0))) {
-    if (entry.startAt === null || entry.endAt === null) continue;
-    const [left, right] = [x(entry.startAt), x(entry.endAt)];
-    const narrow = right - left < LEAST_PX;
-    const last = groups.at(-1);
-    const meets = last && left < last.right && (narrow || last.narrow);
-    if (meets) {
-      last.list.push(entry);
-      last.right = Math.max(last.right, right);
-      last.narrow = true;
-    } else groups.push({ list: [entry], right: Math.max(right, left + LEAST_PX), narrow });
-  }
-  return groups.map(({ list }) => list);
-}
-
-/** Several steps as one block with their count: pressed, it lists them. */
-function Group({
-  group,
-  x,
-  chosen,
-  onGroup,
-}: {
-  group: readonly PlanEntry[];
-  x: Scale;
-  chosen: boolean;
-  onGroup: (keys: string[]) => void;
-}) {
-  const [first] = group;
-  const startAt = first?.startAt ?? 0;
-  const left = x(startAt);
-  const width = Math.max(LEAST_PX, x(Math.max(...group.map(({ endAt }) => endAt ?? 0))) - left);
-  const open = () => onGroup(group.map(({ key }) => key));
-  return (
-    <g
-      className={css.block}
-      data-chosen={chosen}
-      data-group={group.length}
-      data-steps={group.map(({ key }) => key).join(' ')}
-      role="button"
-      tabIndex={0}
-      aria-label={say`${group.length} steps from ${dated(startAt, 'EEE d MMM HH:mm')}: ${group.map(({ piece, step }) => `${piece.name}, ${lowerFirst(stepTitle(step.title))}`).join('; ')}`}
-      onClick={open}
-      onKeyDown={(event) => {
-        if (event.key !== 'Enter' && event.key !== ' ') return;
-        event.preventDefault();
-        open();
-      }}
-    >
-      <rect x={left} y={8} width={width} height={28} rx={1.5} />
-      <text x={left + width / 2} y={27} textAnchor="middle" className={css.blockText}>
-        {group.length}
-      </text>
-    </g>
-  );
-}
-
-/** A finger, or an unsteady hand, hits nothing smaller. */
-const LEAST_PX = 25;
-
-const Ring = ({ at }: { at: number }) => <circle cx={at} cy={23} r={5} className={css.dry} />;
-
-const PX_PER_LETTER = 6.6;
-
-function Block({
-  entry,
-  x,
-  fromAt,
-  untilAt,
-  chosen,
-  onChoose,
-  onDrop,
-  msPerPx,
-  named,
-}: {
-  entry: PlanEntry;
-  x: Scale;
-  fromAt: number;
-  untilAt: number;
-  chosen: boolean;
-  onChoose: (key: string) => void;
-  onDrop: (key: string, at: number) => void;
-  msPerPx: number;
-  named: boolean;
-}) {
-  const [shift, setShift] = useState(0);
-  const { startAt, endAt } = entry;
-  const drag = useDrag(
-    ({ movement: [mx], last, tap }) => {
-      if (tap) {
-        onChoose(entry.key);
-        return;
-      }
-      setShift(last ? 0 : mx);
-      if (last && startAt !== null && Math.abs(mx * msPerPx) >= SNAP_MS)
-        onDrop(entry.key, Math.round((startAt + mx * msPerPx) / SNAP_MS) * SNAP_MS);
-    },
-    { filterTaps: true },
-  );
-  if (startAt === null || endAt === null || !shown(startAt, endAt, fromAt, untilAt)) return null;
-  const left = x(startAt) + shift;
-  const width = Math.max(LEAST_PX, x(endAt) - x(startAt));
-  const words = named ? `${entry.piece.name}: ${lowerFirst(stepTitle(entry.step.title))}` : stepTitle(entry.step.title);
-  return (
-    <g
-      {...drag()}
-      className={css.block}
-      data-chosen={chosen}
-      data-pinned={entry.pinned}
-      role="button"
-      tabIndex={0}
-      aria-label={
-        entry.pinned
-          ? say`${entry.piece.name}: ${stepTitle(entry.step.title)}, ${dated(startAt, 'EEE d MMM HH:mm')}, pinned`
-          : say`${entry.piece.name}: ${stepTitle(entry.step.title)}, ${dated(startAt, 'EEE d MMM HH:mm')}`
-      }
-      data-step={entry.key}
-      onKeyDown={(event) => {
-        if (event.key === 'Enter' || event.key === ' ') {
-          event.preventDefault();
-          onChoose(entry.key);
-        }
-      }}
-    >
-      <rect x={left} y={8} width={width} height={28} rx={1.5} />
-      {entry.pinned && <circle cx={left + 5} cy={8} r={4.5} className={css.pin} />}
-      {width > 40 && (
-        <text x={left + 6} y={27} className={css.blockText}>
-          {words.slice(0, Math.floor((width - 10) / PX_PER_LETTER))}
-        </text>
-      )}
-      {shift !== 0 && (
-        <text x={left} y={5} className={css.dragText}>
-          {dated(Math.round((startAt + shift * msPerPx) / SNAP_MS) * SNAP_MS, 'EEE HH:mm')}
-        </text>
-      )}
-    </g>
-  );
-}
-
-const Due = ({ at, late }: { at: number; late: boolean }) => (
-  <g className={css.due} data-late={late}>
-    <line x1={at} x2={at} y1={2} y2={ROW - 3} />
-    <path d={`M${at} 3 h-11 l3 5 l-3 5 h11 z`} />
-  </g>
-);

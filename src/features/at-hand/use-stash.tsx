@@ -16,6 +16,8 @@ interface StashAccess {
   room: RoomRecord;
   /** Everything at hand as a plan wants it: the stash, the room through time, the person's pace. */
   atHand: AtHand;
+  /** Whether stash and room were read; until then they count as empty. */
+  known: boolean;
   /**
    * Resolves to whether it was kept; what was not is said. What goes into a part of the record is given as a function of
    * what is stored by then: two figures typed one after the other are both kept.
@@ -28,6 +30,7 @@ const StashContext = createContext<StashAccess>({
   stash: EMPTY_STASH,
   room: EMPTY_ROOM,
   atHand: NOTHING_SAID,
+  known: false,
   change: () => Promise.resolve(false),
   changeRoom: () => Promise.resolve(false),
 });
@@ -45,6 +48,7 @@ export function StashProvider({ children }: { children: ReactNode }) {
   const storedAir = useLiveQuery(() => storedRoom(database()));
   const stash = storedItems?.ok ? storedItems.value : EMPTY_STASH;
   const room = storedAir?.ok ? storedAir.value : EMPTY_ROOM;
+  const known = storedItems !== undefined && storedAir !== undefined;
   const report = useReport();
   const shelf = useShelf();
   const paceKey = useMemo(() => JSON.stringify(paceOf(shelf?.pieces ?? [])), [shelf]);
@@ -61,10 +65,11 @@ export function StashProvider({ children }: { children: ReactNode }) {
       stash,
       room,
       atHand: { ...atHandOf(stash), air: airOf(room), pace: JSON.parse(paceKey) as Record<string, number> },
+      known,
       change,
       changeRoom: alterRoom,
     }),
-    [stash, room, paceKey, change, alterRoom],
+    [stash, room, paceKey, known, change, alterRoom],
   );
   return <StashContext.Provider value={access}>{children}</StashContext.Provider>;
 }

@@ -6,10 +6,10 @@ import { useRouter } from 'next/navigation';
 import { useCallback, useMemo, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { STATIONS, type StationId } from '@/core/stations';
-import { planPiece, stationStates } from '@/core/plan';
+import { stationStates } from '@/core/plan';
 import { useKeys, useShortcut } from '@/features/shell';
 import { saveRecord } from '@/features/sheets/save-file';
-import { Place, NextRow, UndoButtons, useNow, useUnits } from '@/ui';
+import { Place, NextRow, UndoButtons, useUnits } from '@/ui';
 import { sentenceFor } from '@/words';
 import { PieceHead } from './piece-head';
 import { PieceProvider, useOpenPiece, type OpenPiece } from './piece-context';
@@ -18,10 +18,10 @@ import { StationRun } from './station-run';
 import { ToneProvider } from './tone-context';
 import { bentLayers, movedLayers, useLayers } from '@/features/look';
 import { bendFor, type Bend } from '@/core/shape';
-import { useObjectUrl, useStoredPicture } from '@/features/shelf';
-import { useStash } from '@/features/at-hand';
+import { useObjectUrl } from '@/features/shelf';
 import { useLoadedPiece } from './loaded-piece';
 import type { PieceAccess } from './use-piece';
+import { usePlan, type Planned } from './use-plan';
 import css from './piece-page.module.css';
 import { say } from '@/words/say';
 
@@ -30,7 +30,7 @@ const Trouble = dynamic(() => import('./trouble').then((file) => file.Trouble), 
 export function PiecePage({ id, station }: { id: string; station: StationId }) {
   const loaded = useLoadedPiece();
   const units = useUnits();
-  if (loaded.state === 'loading') return <Place className={css.page} aria-busy="true" />;
+  if (loaded.state === 'loading') return <Opening />;
   if (loaded.state === 'gone')
     return <Stop title={say`This piece is not here`} text={say`It was removed, or never saved in this browser.`} />;
   if (loaded.state === 'unreadable')
@@ -43,6 +43,8 @@ export function PiecePage({ id, station }: { id: string; station: StationId }) {
     );
   return <Open key={id} access={loaded.access} station={station} />;
 }
+
+const Opening = () => <Place className={css.page} aria-busy="true" />;
 
 const Stop = ({ title, text, data }: { title: string; text: string; data?: unknown }) => (
   <Place className={css.stop}>
@@ -61,17 +63,17 @@ const Stop = ({ title, text, data }: { title: string; text: string; data?: unkno
   </Place>
 );
 
-/** The page looks at the clock every half minute; only what counts down looks more often. */
 function Open({ access, station }: { access: PieceAccess; station: StationId }) {
+  const planned = usePlan(access.piece);
+  return planned ? <Opened access={access} station={station} {...planned} /> : <Opening />;
+}
+
+function Opened({ access, station, plan, picture, now }: { access: PieceAccess; station: StationId } & Planned) {
   const { piece } = access;
-  const now = useNow();
-  const picture = useStoredPicture(piece.picture.pictureId);
   const previewUrl = useObjectUrl(picture?.preview ?? null);
   const [turned, setTurned] = useState<{ station: StationId; side: 'landing' | 'printed' } | null>(null);
   const natural = station === 'sheet' ? 'printed' : 'landing';
   const side = turned?.station === station ? turned.side : natural;
-  const { atHand } = useStash();
-  const plan = useMemo(() => planPiece(piece, picture ?? null, now, atHand), [piece, picture, now, atHand]);
   const flat = useLayers(piece.picture.layers);
   const bendKey = JSON.stringify(bendFor(plan.surface.blank));
   const layers = useMemo(() => bentLayers(flat, JSON.parse(bendKey) as Bend | null), [flat, bendKey]);
@@ -89,7 +91,7 @@ function Open({ access, station }: { access: PieceAccess; station: StationId }) 
       ...access,
       plan,
       states,
-      picture: picture ?? null,
+      picture,
       previewUrl,
       layers,
       moved,

@@ -1,7 +1,7 @@
 /** @jest-environment jsdom */
 import '@/testing/browser';
 import { act, renderHook, waitFor } from '@testing-library/react';
-import { useInSlices } from './in-slices';
+import { useFirst, useInSlices } from './in-slices';
 
 interface Input {
   value: number;
@@ -82,4 +82,28 @@ it('one that takes long goes on where it was, and begins anew only where it chan
   expect(result.current).toEqual({ whole: false, results: [1] });
   await act(() => Promise.resolve(rerender({ inputs: inputsOf([{ value: 3 }]) })));
   await waitFor(() => expect(result.current).toEqual({ whole: true, results: [3] }));
+});
+
+it('very many are not begun while the page is drawn', async () => {
+  const compute = jest.fn(slow);
+  const inputs = inputsOf(many.slice(0, 100));
+  const { result } = renderHook(() => useInSlices(inputs, isFresh, compute));
+  expect(compute).not.toHaveBeenCalled();
+  expect(result.current).toEqual({ whole: false, results: [] });
+  await waitFor(() => expect(result.current.whole).toBe(true));
+  expect(compute).toHaveBeenCalledTimes(100);
+});
+
+it('a first result waits for what it takes, is made once, and stands', async () => {
+  const of = (value: number) => jest.fn(() => slow({ value }));
+  const [first, second] = [of(1), of(2)];
+  const { result, rerender } = renderHook(({ compute }) => useFirst(compute), {
+    initialProps: { compute: null as (() => Generator<void, number>) | null },
+  });
+  expect(result.current).toBeNull();
+  rerender({ compute: first });
+  await waitFor(() => expect(result.current).toBe(2));
+  await act(() => Promise.resolve(rerender({ compute: second })));
+  expect([first, second].map(({ mock }) => mock.calls.length)).toEqual([1, 0]);
+  expect(result.current).toBe(2);
 });

@@ -3,4 +3,4 @@ export { PlansProvider, isWaiting, usePlannedPieces, type PlannedPiece } from '.
 export { useFreshPiece, useNewPiece } from './use-new-piece';
 export { partsOf } from './parts-of';
 export { useObjectUrl, useStoredPicture } from './use-picture';
-export { useInSlices } from './in-slices';
+export { useFirst, useInSlices } from './in-slices';

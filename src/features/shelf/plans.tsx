@@ -49,7 +49,7 @@ type PlanOutput = PlannedPiece | { unplanned: Piece };
 
 export function PlansProvider({ children }: { children: ReactNode }) {
   const shelf = useShelf();
-  const { atHand } = useStash();
+  const { atHand, known } = useStash();
   const clock = useClock();
   const [looked, setLooked] = useState(() => ({ shelf, atHand, clock, at: clock() }));
   // What was just done lies after the last look, and the demo's clock can be moved.
@@ -58,12 +58,12 @@ export function PlansProvider({ children }: { children: ReactNode }) {
 
   const inputs = useMemo(
     () =>
-      [...(looked.shelf?.pieces ?? []), ...(looked.shelf?.templates ?? [])].map((piece) => {
+      (known ? [...(looked.shelf?.pieces ?? []), ...(looked.shelf?.templates ?? [])] : []).map((piece) => {
         const { pictureId } = piece.picture;
         const picture = pictureId ? (looked.shelf?.pictures.get(pictureId) ?? null) : null;
         return { id: piece.id, of: { piece, picture, atHand: looked.atHand, at: looked.at } };
       }),
-    [looked],
+    [looked, known],
   );
   const { results, whole } = useInSlices(inputs, isFresh, planOf);
   const plans = useMemo<Plans>(() => {
@@ -72,10 +72,10 @@ export function PlansProvider({ children }: { children: ReactNode }) {
       planned: all.filter(({ piece }) => !piece.template),
       templates: all.filter(({ piece }) => piece.template),
       unplanned: results.flatMap((result) => ('plan' in result ? [] : [result.unplanned])),
-      whole: whole && looked.shelf !== undefined,
+      whole: whole && known && looked.shelf !== undefined,
       now: looked.at,
     };
-  }, [results, whole, looked]);
+  }, [results, whole, known, looked]);
 
   useEffect(() => {
     const again = () => setLooked((last) => ({ ...last, at: last.clock() }));

@@ -6,7 +6,7 @@ import { thingsOf, type PieceInPlan, type Schedule } from '@/features/agenda';
 import { counted } from '@/words';
 import { useRoomNow } from '@/features/at-hand';
 import { useSettings } from '@/features/shell';
-import { WETNESS_WORDS, WetnessMark, clockTime, useNow, useUnits, TextButton, lasting } from '@/ui';
+import { FirstFew, WETNESS_WORDS, WetnessMark, clockTime, useNow, useUnits, TextButton, lasting } from '@/ui';
 import { SpareMinutes } from './spare-minutes';
 import css from './today.module.css';
 import { say } from '@/words/say';
@@ -20,13 +20,18 @@ const READ_FROM: Readonly<Record<ReturnType<typeof useRoomNow>['state'], string>
   lost: say`the sensor is lost; this is what it read last`,
 };
 
+/** Those that are dry next. */
+const DRYING_SHOWN = 12;
+
 /** Every drying piece with its wetness and the time left, and the room that dries it. */
 export function Rack({ schedule }: { schedule: Schedule }) {
   const now = useNow();
-  const drying = thingsOf(schedule.pieces).flatMap(({ key, name, href, pieces }) => {
-    const own = pieces.map((inPlan) => dryingOf(inPlan, now)).filter((one) => one !== null);
-    return pieces.length > 1 ? togetherOf(own, { id: key, name, href }) : own;
-  });
+  const drying = thingsOf(schedule.pieces)
+    .flatMap(({ key, name, href, pieces }) => {
+      const own = pieces.map((inPlan) => dryingOf(inPlan, now)).filter((one) => one !== null);
+      return pieces.length > 1 ? togetherOf(own, { id: key, name, href }) : own;
+    })
+    .sort((one, other) => (one.untilAt ?? now) - (other.untilAt ?? now));
   const places = schedule.agenda.places.rack;
   const { occupied } = schedule.built.instance;
   const taken = sum(occupied.filter(({ place }) => place === 'rack').map(({ room }) => room)) / SHELF;
@@ -34,11 +39,15 @@ export function Rack({ schedule }: { schedule: Schedule }) {
     <aside className={css.rack} aria-label={say`Rack and room`}>
       <h2>{sayWith`Rack ${(<span className={css.places}>{say`${Number(taken.toFixed(1))} of ${counted(places, 'shelf', 'shelves')} taken`}</span>)}`}</h2>
       {drying.length === 0 && <p className={css.quiet}>{say`Nothing is drying.`}</p>}
-      <ul>
-        {drying.map((one) => (
-          <RackRow key={one.id} row={one} now={now} />
-        ))}
-      </ul>
+      <FirstFew of={drying} few={DRYING_SHOWN} testId="drying-all">
+        {(shown) => (
+          <ul>
+            {shown.map((one) => (
+              <RackRow key={one.id} row={one} now={now} />
+            ))}
+          </ul>
+        )}
+      </FirstFew>
       <SpareMinutes schedule={schedule} />
       <Room />
     </aside>

@@ -15,7 +15,19 @@ import {
 } from '@/features/agenda';
 import { FirstPiece } from '@/features/pieces';
 import { useNewPiece, usePlannedPieces } from '@/features/shelf';
-import { Place, Answer, NextRow, TextButton, clockTime, dated, dayName, formatHours, useNow, useUnits } from '@/ui';
+import {
+  Place,
+  Answer,
+  FirstFew,
+  NextRow,
+  TextButton,
+  clockTime,
+  dated,
+  dayName,
+  formatHours,
+  useNow,
+  useUnits,
+} from '@/ui';
 import { AtAnHour } from './at-an-hour';
 import { AtTheDesk } from './at-the-desk';
 import { Rack } from './rack';
@@ -26,6 +38,8 @@ import { sayWith } from '@/ui/say-with';
 
 const HOURS_SHOWN = 40;
 const LEAST_SHOWN = 5;
+/** More would push what hands should do now out of sight. */
+const LATE_SHOWN = 4;
 
 /** What hands do now and next across all pieces, in clock order, and the rack of what is drying. */
 export function TodayPage() {
@@ -231,14 +245,18 @@ function Late({ schedule }: { schedule: Schedule }) {
   if (late.length === 0) return null;
   return (
     <section data-testid="late-today">
-      {late.map(({ key, name, finishAt, dueAt }) => (
-        <p key={key} className={css.late}>
-          {finishAt === null
-            ? sayWith`${(<b>{name}</b>)} will be late, due ${dayName(dueAt, now)}.`
-            : sayWith`${(<b>{name}</b>)} is done ${dayName(finishAt, now)}, due ${dayName(dueAt, now)}.`}{' '}
-          <Link href="/ahead">{say`What would help`}</Link>
-        </p>
-      ))}
+      <FirstFew of={late} few={LATE_SHOWN} testId="late-all">
+        {(shown) =>
+          shown.map(({ key, name, finishAt, dueAt }) => (
+            <p key={key} className={css.late}>
+              {finishAt === null
+                ? sayWith`${(<b>{name}</b>)} will be late, due ${dayName(dueAt, now)}.`
+                : sayWith`${(<b>{name}</b>)} is done ${dayName(finishAt, now)}, due ${dayName(dueAt, now)}.`}{' '}
+              <Link href="/ahead">{say`What would help`}</Link>
+            </p>
+          ))
+        }
+      </FirstFew>
     </section>
   );
 }
