@@ -8,7 +8,7 @@ import { lattice } from './overlay';
 import type { ExpectedPiece } from './expected-piece';
 
 const MOST_MARGIN_MM = 14;
-const MOST_CELLS = 90_000;
+const MOST_CELLS = 42_000;
 
 /** The expected piece in cells of a millimetre, or coarser where it is large. */
 export function cellsOf({ picture, landed, pxPerMm, margin, ground, wetted, white }: ExpectedPiece): Cells {

@@ -23,7 +23,7 @@ import type { ExpectedPiece } from './expected-piece';
 import { featuresOf, shrunk, type Features } from './features';
 import { findPicture } from './find';
 import { CHANNELS, FIBRES, showsBare, type Cells, type Sight, type Triple } from './layers';
-import { PATCH_RADIUS_MM, frameOf, laidOver, likeIn, pxPerMm, shadesOf, type Frame } from './overlay';
+import { PATCH_RADIUS_MM, frameOf, laidOver, likeIn, pxPerMm, shadesOf, type Frame, type Shades } from './overlay';
 
 export type InspectCode = 'piece-not-found' | 'piece-dark' | 'piece-other' | 'photo-broken' | 'inspect-failed';
 
@@ -53,9 +53,14 @@ export interface PieceReading {
 }
 
 const EXPECTED_SIDE = 560;
-const PHOTO_SIDE = 720;
 const EXPECTED_POINTS = 800;
-const PHOTO_POINTS = 900;
+/** The photo's longer side, pixels, and the points that are looked for in it: at a glance, and closer. */
+const LOOKS = [
+  { side: 480, points: 600 },
+  { side: 720, points: 900 },
+] as const;
+/** A glance is enough where so many points agree and it is so much like the print; hardly one agrees on another piece. */
+const SURE = { pairs: 10, like: 0.3 };
 const FOUND_PX = 5;
 /** Pixels for each mm of the frame that patches are compared in, and of the one for a first look. */
 const FRAME_DENSITY = 2;
@@ -63,8 +68,8 @@ const GLANCE_DENSITY = 0.8;
 const CELL_MM = 4;
 const DARK = 0.02;
 
-/** What stays the same for every photo of a piece. */
-interface Sought {
+/** What stays the same for every photo of a piece: it can be made before there is one. */
+export interface Sought {
   expected: ExpectedPiece;
   size: { widthMm: number; heightMm: number };
   features: Features;
@@ -73,9 +78,10 @@ interface Sought {
   frame: Frame;
   /** A coarser one, to tell by which of several places it lies at. */
   glance: Frame;
+  cells: Cells;
 }
 
-function seek(expected: ExpectedPiece): Sought {
+export function seek(expected: ExpectedPiece): Sought {
   const gray = expectedGray(expected);
   const { image, by } = shrunk(gray, EXPECTED_SIDE);
   return {
@@ -88,6 +94,7 @@ function seek(expected: ExpectedPiece): Sought {
     density: expected.pxPerMm / by,
     frame: frameOf(gray, expected.pxPerMm, FRAME_DENSITY),
     glance: frameOf(gray, expected.pxPerMm, GLANCE_DENSITY),
+    cells: cellsOf(expected),
   };
 }
 
@@ -119,22 +126,16 @@ function register(
 ): Result<Registered, InspectCode> {
   const gray = grayOf(photo);
   const shades = shadesOf(gray);
-  const mean = gray.data.reduce((sum, level) => sum + level, 0) / gray.data.length;
+  const mean = meanOf(gray);
   if (mean < DARK) return fail('piece-dark', `expected light in the photo, got a mean of ${mean.toFixed(3)}`);
-  const { expected, size, features, density, frame, glance } = sought;
+  const { expected, size, frame, glance } = sought;
   let h: Homography | null;
   let agree = 1;
   let leastLike = LEAST_LIKE.many;
   if (corners) {
     h = homographyOf(boxCorners(size.widthMm, size.heightMm), corners);
   } else {
-    const { image, by } = shrunk(gray, PHOTO_SIDE);
-    const places = findPicture(features, featuresOf(image, PHOTO_POINTS), { px: FOUND_PX }).map((one) => {
-      const inMm = inMillimetres(one.h, density, by);
-      return { ...one, h: inMm, like: likeIn(glance, shades, inMm, NO_BEND) };
-    });
-    const best =
-      places.length === 0 ? null : places.reduce((leader, other) => (other.like > leader.like ? other : leader));
+    const best = placeIn(gray, shades, sought);
     agree = best?.agree ?? 0;
     leastLike = (best?.pairs.length ?? 0) < MANY_PAIRS ? LEAST_LIKE.few : LEAST_LIKE.many;
     h = best?.h ?? null;
@@ -146,15 +147,16 @@ function register(
   const channels = CHANNELS.map((channel) => reduced(channelOf(photo, channel), coarse));
   const ring = outlineOf(expected, size);
   let perspective = h;
-  for (const [reachMm, by] of corners ? CLOSING_IN.slice(1) : CLOSING_IN) {
+  for (const { reachMm, by, patches: enough } of corners ? CLOSING_IN.slice(1) : CLOSING_IN) {
     const over = by === 'glance' ? glance : frame;
     const laid = laidOver(shades, over, perspective, NO_BEND);
-    const patches = patchesOf(over.patched, laid, { ...patchingIn(over), reachMm, stepMm: 6 });
+    const stepMm = Math.max(6, Math.sqrt((size.widthMm * size.heightMm) / enough));
+    const patches = patchesOf(over.patched, laid, { ...patchingIn(over), reachMm, stepMm });
     const edges = edgesOf(ring, { channels, by: coarse }, perspective, reachMm + 2);
     perspective = refitted(perspective, patches, edges, Math.max(size.widthMm, size.heightMm));
   }
   const laid = laidOver(shades, frame, perspective, NO_BEND);
-  const bend = bendOf(patchesOf(frame.patched, laid, { ...patchingIn(frame), reachMm: 2.5, stepMm: 5 }), size);
+  const bend = bendOf(patchesOf(frame.patched, laid, { ...patchingIn(frame), reachMm: 2, stepMm: 5 }), size);
   const like = likeIn(frame, shades, perspective, bend);
   if (!corners && like < leastLike)
     return fail('piece-other', `expected this piece, found one like it by ${like.toFixed(2)}`);
@@ -170,11 +172,35 @@ function register(
   });
 }
 
-/** How far patches are looked for, mm, from far to near. */
+/** By every seventh pixel. */
+function meanOf({ data }: Gray): number {
+  let sum = 0;
+  for (let at = 0; at < data.length; at += 7) sum += data[at];
+  return sum / Math.ceil(data.length / 7);
+}
+
+type Place = ReturnType<typeof findPicture>[number] & { like: number };
+
+/** Where the print is most like itself: at a glance, and looking closer where that is not sure. */
+function placeIn(gray: Gray, shades: Shades, { features, density, glance }: Sought): Place | null {
+  let best: Place | null = null;
+  for (const { side, points } of LOOKS) {
+    const { image, by } = shrunk(gray, side);
+    for (const one of findPicture(features, featuresOf(image, points), { px: FOUND_PX })) {
+      const h = inMillimetres(one.h, density, by);
+      const like = likeIn(glance, shades, h, NO_BEND);
+      if (!best || like > best.like) best = { ...one, h, like };
+    }
+    if (best && best.pairs.length >= SURE.pairs && best.like > SURE.like) break;
+  }
+  return best;
+}
+
+/** How far patches are looked for, mm, from far to near; and how many are enough. */
 const CLOSING_IN = [
-  [5, 'glance'],
-  [2.5, 'frame'],
-  [1.5, 'frame'],
+  { reachMm: 5, by: 'glance', patches: 600 },
+  { reachMm: 2.5, by: 'frame', patches: 600 },
+  { reachMm: 1.5, by: 'frame', patches: Infinity },
 ] as const;
 const patchingIn = ({ density }: Frame) => ({ density, radiusMm: PATCH_RADIUS_MM });
 
@@ -314,24 +340,28 @@ const DRINKS = 0.95;
  * @param corners the print's box in the dry photo where it was set by hand
  * @param onPart how far it is, 0–1, and where the print seems to lie, as soon as that is known
  */
-export function readPiece(
-  expected: ExpectedPiece,
+export function readSought(
+  sought: Sought,
   photos: { dry: Rgba; wet: Rgba | null },
   corners: readonly Point[] | null = null,
   onPart: (share: number, outline?: readonly Point[]) => void = () => undefined,
 ): Result<PieceReading, InspectCode> {
-  const sought = seek(expected);
-  onPart(0.15);
-  const laid = register(sought, photos.dry, corners, (outline) => onPart(0.25, outline));
+  const laid = register(sought, photos.dry, corners, (outline) => onPart(0.2, outline));
   if (!laid.ok) return laid;
   onPart(0.5, laid.value.corners);
   const wetLaid = photos.wet ? register(sought, photos.wet, null) : null;
   if (wetLaid && !wetLaid.ok) return wetLaid;
   onPart(0.7);
-  const cells = cellsOf(expected);
+  const { cells, expected } = sought;
   const dry = sightOf(cells, photos.dry, laid.value.at);
   const wet = photos.wet && wetLaid?.ok ? sightOf(cells, photos.wet, wetLaid.value.at) : null;
   const found = estimate(groundsOf(cells), dry, wet);
   onPart(1);
   return ok(gathered(cells, found, dry, laid.value, expected));
 }
+
+/** In one go. */
+export const readPiece = (expected: ExpectedPiece, ...photos: Rest<Parameters<typeof readSought>>) =>
+  readSought(seek(expected), ...photos);
+
+type Rest<All extends unknown[]> = All extends [unknown, ...infer Others] ? Others : never;

@@ -14,8 +14,9 @@ const LUMA = [0.299, 0.587, 0.114] as const;
 
 export function grayOf({ data, width, height }: Rgba): Gray {
   const out = new Float32Array(width * height);
+  const [red, green, blue] = LUMA.map((share) => share / 255);
   for (let i = 0, at = 0; i < out.length; i++, at += 4)
-    out[i] = (LUMA[0] * data[at] + LUMA[1] * data[at + 1] + LUMA[2] * data[at + 2]) / 255;
+    out[i] = red * data[at] + green * data[at + 1] + blue * data[at + 2];
   return { data: out, width, height };
 }
 

@@ -1,11 +1,11 @@
 import { expose } from 'comlink';
-import { readPiece } from '@/core/inspect';
+import { readSought, seek, type Sought } from '@/core/inspect';
 import { loadResampler } from '@/core/raster';
-import { fail, ok } from '@/core/shared';
+import { fail, ok, type Result } from '@/core/shared';
 import { bitmapRows, decodeUpright } from '../bitmap-rows';
 import { reducedPhoto, type ReducedPhoto } from '../reduced-photo';
 import { paintLanded } from './landed';
-import type { InspectJob } from './protocol';
+import type { InspectJob, InspectJobCode, SoughtOrder } from './protocol';
 
 /** A phone's photo has more than tells: it is reduced to this. */
 const PHOTO_PX = 2_000_000;
@@ -18,21 +18,34 @@ const photoOf = (file: Blob): Promise<ReducedPhoto | null> =>
 const asFile = (photo: ReducedPhoto): Promise<Blob> =>
   photo.canvas.convertToBlob({ type: 'image/jpeg', quality: QUALITY });
 
+let prepared: Promise<Result<Sought, InspectJobCode>> | null = null;
+
+async function sought({ landed, picture }: SoughtOrder): Promise<Result<Sought, InspectJobCode>> {
+  const bitmap = await decodeUpright(picture);
+  if (!bitmap) return fail('picture-broken', 'the picture could not be decoded');
+  const print = await paintLanded(landed, bitmapRows(bitmap, landed.turning), await loadResampler());
+  bitmap.close();
+  if (!print.ok) return print;
+  const { box: _, ...blank } = landed.blank;
+  return ok(seek({ ...blank, ...print.value }));
+}
+
 const job: InspectJob = {
-  async read({ landed, picture, dry, wet, corners }, onPart) {
-    const bitmap = await decodeUpright(picture);
-    if (!bitmap) return fail('picture-broken', 'the picture could not be decoded');
-    const print = await paintLanded(landed, bitmapRows(bitmap, landed.turning), await loadResampler());
-    bitmap.close();
+  async prepare(order) {
+    prepared = sought(order);
+    await prepared;
+  },
+  async read({ dry, wet, corners }, onPart) {
+    const print = await prepared;
+    if (!print) return fail('inspect-failed', 'expected a print to look for, got none');
     if (!print.ok) return print;
     onPart(PAINTED);
     const [dryPhoto, wetPhoto] = [await photoOf(dry), wet && (await photoOf(wet))];
     if (!dryPhoto || (wet && !wetPhoto)) return fail('photo-broken', 'the photo could not be decoded');
     const { width, height } = dryPhoto.pixels;
     const set = corners?.map(({ x, y }) => ({ x: x * width, y: y * height })) ?? null;
-    const { box: _, ...blank } = landed.blank;
-    const read = readPiece(
-      { ...blank, ...print.value },
+    const read = readSought(
+      print.value,
       { dry: dryPhoto.pixels, wet: wetPhoto?.pixels ?? null },
       set,
       (share, outline) =>

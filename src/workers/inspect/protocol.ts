@@ -4,9 +4,12 @@ import type { Result } from '@/core/shared';
 import type { SheetCode } from '../sheet/protocol';
 import type { LandedOrder } from './landed';
 
-export interface InspectOrder {
+/** The print to be looked for. */
+export interface SoughtOrder {
   landed: LandedOrder;
   picture: Blob;
+}
+export interface InspectOrder {
   dry: Blob;
   wet: Blob | null;
   /** The print's box in the dry photo where it was set by hand, shares of the photo's size. */
@@ -23,6 +26,9 @@ export interface Inspected {
 export type InspectJobCode = InspectCode | SheetCode;
 
 export interface InspectJob {
+  /** Paints the print and looks for what it can be told by, once for all photos of it. */
+  prepare(sought: SoughtOrder): Promise<void>;
+  /** Photos of what was prepared. */
   read(
     order: InspectOrder,
     /** With where the print seems to lie, shares of the dry photo's size, as soon as that is known. */

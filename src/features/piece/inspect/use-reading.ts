@@ -3,12 +3,12 @@ import { useState } from 'react';
 import type { Point } from '@/core/photo';
 import { keepReading } from '@/core/inspect';
 import { MOST_READINGS } from '@/records';
-import { storedFrom, useReport } from '@/features/shell';
+import { storedFrom } from '@/features/shell';
 import { useSheetJob } from '@/features/sheets';
 import { database, storedPicture } from '@/storage';
 import { useClock } from '@/ui';
 import { inspectPiece } from '@/workers/inspect/client';
-import { landedOrder } from '@/workers/inspect/landed';
+import { useInspector } from './use-inspector';
 import type { Inspected } from '@/workers/inspect/protocol';
 import { inspectPicture } from '@/workers/picture/client';
 import { useOpenPiece } from '../piece-context';
@@ -33,9 +33,9 @@ export interface ReadingJob {
 
 /** Reads photos of the piece, and keeps what they say with its rubbing: maps in the record, photos beside it. */
 export function useReading(): ReadingJob {
-  const { piece, plan, picture, moved, change } = useOpenPiece();
+  const { piece, change } = useOpenPiece();
+  const inspectorFor = useInspector();
   const clock = useClock();
-  const report = useReport();
   const job = useSheetJob();
   const [unfound, setUnfound] = useState<Blob | null>(null);
   const [underWay, setUnderWay] = useState<ReadingJob['underWay']>(null);
@@ -43,15 +43,13 @@ export function useReading(): ReadingJob {
 
   /** @param replaces the last reading: it is of the same dry photo */
   const start = (dry: Blob, wet: Blob | null, corners: readonly Point[] | null, replaces: boolean) => {
-    const landed = landedOrder(piece, plan, moved);
-    report(landed);
-    if (!landed.ok || !picture) return;
+    const inspector = inspectorFor();
+    if (!inspector) return;
     setUnfound(null);
     setUnderWay({ photo: dry, outline: null });
-    const order = { landed: landed.value, picture: picture.preview, dry, wet, corners };
     job.run(
       (onProgress) => {
-        const running = inspectPiece(order, (share, outline) => {
+        const running = inspectPiece(inspector, { dry, wet, corners }, (share, outline) => {
           onProgress(share);
           if (outline) setUnderWay({ photo: dry, outline });
         });
