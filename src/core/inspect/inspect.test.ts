@@ -82,6 +82,18 @@ it('photos dry and wet, of every ground, with bare blank and without: where it l
   expect(mean(overlaps)).toBeGreaterThan(0.8);
 }, 300_000);
 
+it('one dry photo, on grounds unlike paper: haze, and loss by its rim', async () => {
+  const shots = (['pine', 'stone', 'pine', 'stone'] as const).map((ground, at) =>
+    order(4031 + at, { ground, marginMm: at < 2 ? 12 : 0 }),
+  );
+  const read = await readAll(shots.map((shot) => ({ order: shot, wet: false })));
+  const haze = read.map((one) => overlap(readingOf(one).haze, one.haze, (value) => value > 0.15));
+  const loss = read.map((one) => overlap(readingOf(one).kept, one.kept, (value) => value < 0.6));
+  expect(mean(haze)).toBeGreaterThan(0.8);
+  expect(mean(loss)).toBeGreaterThan(0.6);
+  for (const one of read) expect(judgePiece(readingOf(one)).decision).not.toBe('seal');
+}, 300_000);
+
 it('no haze and no loss in, none out; more in, more out; twice the light changes nothing', async () => {
   const pine = { ground: 'pine' } as const;
   const stone = { ground: 'stone' } as const;
