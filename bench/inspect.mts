@@ -3,7 +3,7 @@
  * and of loss with the truth, what is judged, and the decision. `npx tsx bench/inspect.mts [COUNT] [FIRST SEED]`.
  */
 import sharp from 'sharp';
-import { judgePiece, readPiece } from '../src/core/inspect';
+import { judgePiece, readPiece, seek } from '../src/core/inspect';
 import type { Rgba } from '../src/core/photo';
 import { GROUND_KINDS, halfRubbed, photograph, rolls, type ShotOrder } from '../src/testing/half-rubbed';
 import { expectedOf, trueCells } from '../src/testing/read-half-rubbed';
@@ -68,7 +68,7 @@ for (let k = 0; k < COUNT; k++) {
   const photos = { dry: await throughJpeg(dry.photo, quality), wet: await throughJpeg(wet.photo, quality) };
   for (const both of [false, true]) {
     const from = performance.now();
-    const read = readPiece(expectedOf(order, truth), { dry: photos.dry, wet: both ? photos.wet : null });
+    const read = readPiece(seek(expectedOf(order, truth)), { dry: photos.dry, wet: both ? photos.wet : null });
     times.push(performance.now() - from);
     const key = `${order.ground} ${both ? 'dry and wet' : 'dry'} ${order.marginMm === 0 ? 'to the edge' : 'with margin'}`;
     const into = (results[key] ??= { haze: [], loss: [], either: [], judged: [] });
@@ -148,7 +148,7 @@ for (const [widthMm, heightMm, photo] of [
   const truth = halfRubbed(order);
   const shot = photograph(order, truth, false);
   const from = performance.now();
-  readPiece(expectedOf(order, truth), { dry: shot.photo, wet: null });
+  readPiece(seek(expectedOf(order, truth)), { dry: shot.photo, wet: null });
   console.log(
     `a print of ${widthMm} × ${heightMm} mm in a photo of ${photo.width} × ${photo.height}: ${(performance.now() - from).toFixed(0)} ms`,
   );

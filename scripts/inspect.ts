@@ -3,7 +3,7 @@
  * prints what it says as JSON, or exits with 1 and the reason's code. What it prints: docs/models/inspect.md.
  */
 import { readFileSync } from 'node:fs';
-import { judgePiece, readPiece } from '@/core/inspect';
+import { judgePiece, readPiece, seek } from '@/core/inspect';
 import { openBundle } from '@/storage/bundle';
 import { Stop, landedOf, rgbaOf, uprightSize } from './in-node';
 
@@ -17,13 +17,10 @@ async function read([bundle, dry, wet]: readonly string[]): Promise<unknown> {
   const { blank, print } = await landedOf(opened.value.piece, opened.value.pictures);
   const bytes = readFileSync(dry);
   const [photo, shown] = [await rgbaOf(bytes, PHOTO_PX), await uprightSize(bytes)];
-  const reading = readPiece(
-    { ...blank, ...print },
-    {
-      dry: photo,
-      wet: wet ? await rgbaOf(readFileSync(wet), PHOTO_PX) : null,
-    },
-  );
+  const reading = readPiece(seek({ ...blank, ...print }), {
+    dry: photo,
+    wet: wet ? await rgbaOf(readFileSync(wet), PHOTO_PX) : null,
+  });
   if (!reading.ok) throw new Stop(reading.error.code, reading.error.message);
   const { areas, decision, minutesLeft, reasons } = judgePiece(reading.value);
   const rounded = (values: (number | null)[]) => values.map((value) => value && Number(value.toFixed(3)));

@@ -3,7 +3,7 @@
  * them back. `node read-half-rubbed.cjs JOB.json`, readings to standard output.
  */
 import { readFileSync } from 'node:fs';
-import { readPiece, type ExpectedPiece, type InspectCode, type PieceReading } from '@/core/inspect';
+import { readPiece, seek, type ExpectedPiece, type InspectCode, type PieceReading } from '@/core/inspect';
 import type { Point, Rgba } from '@/core/photo';
 import type { Result } from '@/core/shared';
 import { DENSITY, halfRubbed, photograph, type ShotOrder, type Truth } from './half-rubbed';
@@ -59,7 +59,7 @@ function readShot({ order, wet, wall, other }: PieceShot): PieceShotRead {
   const truth = halfRubbed(order);
   const shown = other ?? order;
   const dry = photograph(shown, other ? halfRubbed(other) : truth, false);
-  const reading = readPiece(expectedOf(order, truth), {
+  const reading = readPiece(seek(expectedOf(order, truth)), {
     dry: wall === undefined ? dry.photo : wallOf(wall, order.photo),
     wet: wet ? photograph(order, truth, true).photo : null,
   });

@@ -17,7 +17,7 @@ import {
   type Triple,
 } from './layers';
 import { isMargin } from './misfit';
-import { hazeWhenWet, solveAlongPaths, solveTogether, type Solved } from './solve';
+import { hazeWhenWet, solveAlongPaths, solveTogether, type Solved, type Weighed } from './solve';
 
 interface Lights {
   light: LightField;
@@ -94,7 +94,7 @@ function firstLights(cells: Cells, dry: Sight, wet: Sight | null, lighter: numbe
 const FIRST_HAZE = 0.05;
 
 /** Layers and light in turns. */
-function turned(cells: Cells, dry: Sight, wet: Sight | null, from: Lights, rounds: number): Solved & Lights {
+function turned(cells: Cells, dry: Sight, wet: Sight | null, from: Lights, rounds: number): Weighed & Lights {
   let { light, wetLight } = from;
   const solved = () =>
     solveTogether(cells, { sight: dry, light }, wet && wetLight ? { sight: wet, light: wetLight } : null);

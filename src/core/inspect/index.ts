@@ -8,7 +8,7 @@ export {
   type Judgement,
 } from './judge';
 export { expectedBlank, type ExpectedBlank, type InspectShapeCode } from './expected';
-export { readPiece, readSought, seek, type InspectCode, type PieceReading, type Sought } from './read-piece';
+export { readPiece, seek, type InspectCode, type PieceReading, type Sought } from './read-piece';
 export {
   KEPT_LETTERS,
   MOST_KEPT_CELLS,

@@ -337,10 +337,11 @@ function groundsOf(cells: Cells): Cells[] {
 const DRINKS = 0.95;
 
 /**
+ * @param sought the print, as `seek` finds what it can be told by
  * @param corners the print's box in the dry photo where it was set by hand
  * @param onPart how far it is, 0–1, and where the print seems to lie, as soon as that is known
  */
-export function readSought(
+export function readPiece(
   sought: Sought,
   photos: { dry: Rgba; wet: Rgba | null },
   corners: readonly Point[] | null = null,
@@ -359,9 +360,3 @@ export function readSought(
   onPart(1);
   return ok(gathered(cells, found, dry, laid.value, expected));
 }
-
-/** In one go. */
-export const readPiece = (expected: ExpectedPiece, ...photos: Rest<Parameters<typeof readSought>>) =>
-  readSought(seek(expected), ...photos);
-
-type Rest<All extends unknown[]> = All extends [unknown, ...infer Others] ? Others : never;

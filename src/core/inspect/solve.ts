@@ -14,6 +14,8 @@ export interface Solved {
   kept: Float32Array;
   /** How well each is known: the standard deviation of haze; large where nothing tells. */
   unsure: Float32Array;
+}
+export interface Weighed extends Solved {
   /** What is left unexplained, with the price of what was said. */
   misfit: number;
 }
@@ -66,7 +68,7 @@ function windowed(values: Float32Array, columns: number, rows: number, radius: n
 }
 
 /** Quickly. */
-export function solveTogether(cells: Cells, dry: Lit, wet: Lit | null): Solved {
+export function solveTogether(cells: Cells, dry: Lit, wet: Lit | null): Weighed {
   const { columns, rows } = cells;
   const count = columns * rows;
   const own = misfitsOf(cells, dry, wet);
@@ -172,15 +174,13 @@ export function solveAlongPaths(cells: Cells, dry: Lit): Solved {
   }
   const chosen = cheapestAlongPaths(costs, columns, rows, CHANGES);
   const [haze, kept, bow] = [new Float32Array(count), new Float32Array(count), new Float32Array(count)];
-  let misfit = 0;
   for (let at = 0; at < count; at++) {
     kept[at] = KEPT[Math.floor(chosen[at] / HAZES.length)];
     bow[at] = valueOf(own.bow, at, kept[at]);
     haze[at] = ownHaze(valueOf(own.slope, at, kept[at]), bow[at], chosen[at] % HAZES.length);
-    misfit += costs[at * labels + chosen[at]];
   }
   windowed(bow, columns, rows, SMOOTH_RADIUS, new Float32Array(count));
-  return { haze, kept, unsure: unsureOf(bow), misfit };
+  return { haze, kept, unsure: unsureOf(bow) };
 }
 
 /** Haze that the wet photo alone shows, with the loss known. */

@@ -1,5 +1,5 @@
 import { expose } from 'comlink';
-import { readSought, seek, type Sought } from '@/core/inspect';
+import { readPiece, seek, type Sought } from '@/core/inspect';
 import { loadResampler } from '@/core/raster';
 import { fail, ok, type Result } from '@/core/shared';
 import { bitmapRows, decodeUpright } from '../bitmap-rows';
@@ -44,7 +44,7 @@ const job: InspectJob = {
     if (!dryPhoto || (wet && !wetPhoto)) return fail('photo-broken', 'the photo could not be decoded');
     const { width, height } = dryPhoto.pixels;
     const set = corners?.map(({ x, y }) => ({ x: x * width, y: y * height })) ?? null;
-    const read = readSought(
+    const read = readPiece(
       print.value,
       { dry: dryPhoto.pixels, wet: wetPhoto?.pixels ?? null },
       set,
