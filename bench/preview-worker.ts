@@ -58,7 +58,6 @@ const withKernel = (lay: LayPrint) =>
       lay,
     ),
   );
-void loadLayPrint().then((kernel) => {
-  const [render, plain, copy] = [withKernel(kernel), withKernel(layPrintPlain), timed(31, () => out.set(picture))];
-  postMessage({ grounds, render, plain, copy, megapixels: (W * H) / 1e6 });
-});
+const render = withKernel(loadLayPrint());
+const [plain, copy] = [withKernel(layPrintPlain), timed(31, () => out.set(picture))];
+postMessage({ grounds, render, plain, copy, megapixels: (W * H) / 1e6 });

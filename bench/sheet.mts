@@ -77,7 +77,7 @@ const source = {
     return rows;
   },
 };
-const passes = await loadResampler();
+const passes = loadResampler();
 
 /** The core's pixel work, tile by tile into buffers. */
 async function ours(job: JobSize): Promise<void> {

@@ -91,7 +91,7 @@ export async function landedOf(
   const order = landedOrder(piece, planPiece(piece, main.record, piece.updatedAt), layersOf(piece, pictures));
   if (!order.ok) throw new Stop(order.error.code, order.error.message);
   const source = bitmapRows(bitmap, order.value.turning);
-  const landed = await paintLanded(order.value, source, await loadResampler());
+  const landed = await paintLanded(order.value, source, loadResampler());
   if (!landed.ok) throw new Stop(landed.error.code, landed.error.message);
   return { blank: order.value.blank, print: landed.value };
 }

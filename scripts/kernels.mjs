@@ -15,6 +15,16 @@ const KERNELS = [
     out: 'src/core/raster/kernel/resample.bytes.ts',
     name: 'RESAMPLE_WASM',
   },
+  {
+    source: 'src/core/inspect/kernel/blur.as.ts',
+    out: 'src/core/inspect/kernel/blur.bytes.ts',
+    name: 'BLUR_WASM',
+  },
+  {
+    source: 'src/core/inspect/kernel/paths.as.ts',
+    out: 'src/core/inspect/kernel/paths.bytes.ts',
+    name: 'PATHS_WASM',
+  },
 ];
 
 for (const { source, out, name } of KERNELS) {

@@ -4,7 +4,7 @@
  * is left after it is small and smooth – wet paper stretches, boards bow – and is held to a surface of the second degree
  * (source: block matching by normalised correlation, robust least squares).
  */
-import { project, solve, standingOut, type Gray, type Homography, type Point } from '@/core/photo';
+import { project, solve, standingOut, type Gray, type Homography, type Point, type Rgba } from '@/core/photo';
 
 /** Millimetres of the print's box to what is to be added to them. */
 export interface Bend {
@@ -80,22 +80,25 @@ function patchAt(
   let [texture, count] = [0, 0];
   for (let y = y0; y <= y1; y += GAP)
     for (let x = x0; x <= x1; x += GAP) {
-      texture += one.data[y * width + x] ** 2;
+      const value = one.data[y * width + x];
+      texture += value * value;
       count++;
     }
   if (texture / count < LEAST_TEXTURE) return null;
   const side = 2 * reach + 1;
   const likes = new Float32Array(side * side).fill(-1);
   const likeAt = (dx: number, dy: number): number => {
+    // Only what lies over the other: the first and the last of each row and column that do.
+    const left = dx < 0 && x0 + dx < 0 ? x0 + GAP * Math.ceil(-(x0 + dx) / GAP) : x0;
+    const top = dy < 0 && y0 + dy < 0 ? y0 + GAP * Math.ceil(-(y0 + dy) / GAP) : y0;
+    const right = Math.min(x1, width - 1 - dx);
+    const bottom = Math.min(y1, height - 1 - dy);
+    const shift = dy * width + dx;
     let [n, a, b, aa, bb, ab] = [0, 0, 0, 0, 0, 0];
-    for (let y = y0; y <= y1; y += GAP) {
-      const there = y + dy;
-      if (there < 0 || there >= height) continue;
-      for (let x = x0; x <= x1; x += GAP) {
-        const beside = x + dx;
-        if (beside < 0 || beside >= width) continue;
-        const u = one.data[y * width + x];
-        const v = other.data[there * width + beside];
+    for (let y = top; y <= bottom; y += GAP)
+      for (let at = y * width + left, end = y * width + right; at <= end; at += GAP) {
+        const u = one.data[at];
+        const v = other.data[at + shift];
         n++;
         a += u;
         b += v;
@@ -103,7 +106,6 @@ function patchAt(
         bb += v * v;
         ab += u * v;
       }
-    }
     if (n < count * 0.6) return -1;
     const spread = Math.sqrt(Math.max(0, n * aa - a * a) * Math.max(0, n * bb - b * b));
     return spread === 0 ? -1 : (n * ab - a * b) / spread;
@@ -292,39 +294,38 @@ const LEAST_EDGE = 0.025;
  * The outline in the photo: for each of its places the sharpest change of colour along its normal.
  *
  * @param ring places with their outward normals, mm of the print's box
- * @param channels of the photo, light 0–1, and how many pixels of it each of theirs is
+ * @param by how many pixels of the photo, across and down, one is looked at as
  */
 export function edgesOf(
   ring: readonly { x: number; y: number; nx: number; ny: number }[],
-  { channels, by }: { channels: readonly Gray[]; by: number },
+  photo: Rgba,
+  by: number,
   h: Homography,
   reachMm: number,
 ): EdgePoint[] {
   const steps = Math.ceil(reachMm / EDGE_STEP_MM);
-  const { width, height } = channels[0];
   const found: EdgePoint[] = [];
+  const length = 2 * steps + 5;
+  const profile = new Float64Array(3 * length);
+  // Two before a place against two after it.
+  const change = (k: number) => {
+    let square = 0;
+    for (let c = 0; c < 3; c++) {
+      const at = 3 * (k + steps + 2) + c;
+      const off = (profile[at - 3] + profile[at - 6] - profile[at + 3] - profile[at + 6]) / 2;
+      square += off * off;
+    }
+    return Math.sqrt(square);
+  };
   for (const { x, y, nx, ny } of ring) {
-    const profile: number[][] = [];
+    let seen = 0;
     for (let k = -steps - 2; k <= steps + 2; k++) {
       const at = project(h, x + nx * k * EDGE_STEP_MM, y + ny * k * EDGE_STEP_MM);
-      const [px, py] = [Math.round(at.x / by - 0.5), Math.round(at.y / by - 0.5)];
-      if (px < 0 || py < 0 || px >= width || py >= height) break;
-      profile.push(channels.map(({ data }) => data[py * width + px]));
+      if (!meanColour(photo, Math.round(at.x / by - 0.5), Math.round(at.y / by - 0.5), by, profile, 3 * seen)) break;
+      seen++;
     }
-    if (profile.length < 2 * steps + 5) continue;
+    if (seen < length) continue;
     let [best, at] = [0, 0];
-    const change = (k: number) => {
-      const [a, b] = [
-        [0, 0, 0],
-        [0, 0, 0],
-      ];
-      for (let i = 0; i < 2; i++)
-        for (let c = 0; c < 3; c++) {
-          a[c] += profile[k + steps + 2 - 1 - i][c] / 2;
-          b[c] += profile[k + steps + 2 + 1 + i][c] / 2;
-        }
-      return Math.hypot(a[0] - b[0], a[1] - b[1], a[2] - b[2]);
-    };
     for (let k = -steps + 1; k < steps; k++) {
       const value = change(k);
       if (value > best) [best, at] = [value, k];
@@ -334,3 +335,24 @@ export function edgesOf(
   }
   return found;
 }
+
+/** Mean levels, 0–1, of one square of `by` pixels a side. @returns whether it lies in the photo */
+function meanColour({ data, width, height }: Rgba, x: number, y: number, by: number, out: Float64Array, to: number) {
+  if (x < 0 || y < 0 || (x + 1) * by > width || (y + 1) * by > height) return false;
+  let red = 0;
+  let green = 0;
+  let blue = 0;
+  for (let j = 0; j < by; j++)
+    for (let i = 0, at = ((y * by + j) * width + x * by) * 4; i < by; i++, at += 4) {
+      red += data[at];
+      green += data[at + 1];
+      blue += data[at + 2];
+    }
+  const share = 1 / (FULL * by * by);
+  out[to] = red * share;
+  out[to + 1] = green * share;
+  out[to + 2] = blue * share;
+  return true;
+}
+
+const FULL = 255;

@@ -79,31 +79,45 @@ export function sightOf(cells: Cells, photo: Rgba, at: (xMm: number, yMm: number
   const linear = Float32Array.from({ length: 256 }, (_, level) => linearLight(level));
   const { data, width, height } = photo;
   const places = lattice(columns, rows, (x, y) => at((x - left) * sizeMm, (y - top) * sizeMm));
-  const [middle, across, down] = [new Float64Array(2), new Float64Array(2), new Float64Array(2)];
-  for (let y = 0; y < rows; y++)
+  const [middles, across, down] = [0, 1, 2].map(() => new Float64Array(2 * columns));
+  for (let y = 0; y < rows; y++) {
+    places(0.5, y + 0.5, middles);
+    places(1, y + 0.5, across);
+    places(0.5, y + 1, down);
     for (let x = 0; x < columns; x++) {
       const cell = y * columns + x;
-      places(x + 0.5, y + 0.5, middle);
-      places(x + 1, y + 0.5, across);
-      places(x + 0.5, y + 1, down);
-      const [ax, ay] = [(across[0] - middle[0]) * 2, (across[1] - middle[1]) * 2];
-      const [bx, by] = [(down[0] - middle[0]) * 2, (down[1] - middle[1]) * 2];
+      const mx = middles[2 * x];
+      const my = middles[2 * x + 1];
+      const ax = (across[2 * x] - mx) * 2;
+      const ay = (across[2 * x + 1] - my) * 2;
+      const bx = (down[2 * x] - mx) * 2;
+      const by = (down[2 * x + 1] - my) * 2;
       const samples = Math.max(SAMPLES, Math.min(6, Math.round(Math.hypot(ax, ay) / 1.5)));
-      let [n, blown] = [0, 0];
+      let n = 0;
+      let blown = 0;
+      let red = 0;
+      let green = 0;
+      let blue = 0;
       for (let j = 0; j < samples; j++)
         for (let i = 0; i < samples; i++) {
-          const [u, v] = [(i + 0.5) / samples - 0.5, (j + 0.5) / samples - 0.5];
-          const px = Math.floor(middle[0] + u * ax + v * bx);
-          const py = Math.floor(middle[1] + u * ay + v * by);
+          const u = (i + 0.5) / samples - 0.5;
+          const v = (j + 0.5) / samples - 0.5;
+          const px = Math.floor(mx + u * ax + v * bx);
+          const py = Math.floor(my + u * ay + v * by);
           if (px < 0 || py < 0 || px >= width || py >= height) continue;
           const from = (py * width + px) * 4;
           n++;
           if (data[from] >= FULL && data[from + 1] >= FULL && data[from + 2] >= FULL) blown++;
-          for (const channel of CHANNELS) light[channel][cell] += linear[data[from + channel]];
+          red += linear[data[from]];
+          green += linear[data[from + 1]];
+          blue += linear[data[from + 2]];
         }
       if (n < samples) continue;
-      for (const channel of CHANNELS) light[channel][cell] /= n;
+      light[0][cell] = red / n;
+      light[1][cell] = green / n;
+      light[2][cell] = blue / n;
       seen[cell] = blown < n * 0.3 ? 1 : 0;
     }
+  }
   return { light, seen };
 }

@@ -3,7 +3,6 @@
  * piece together. Light is fitted in turns with them, on what tells of it: bare blank, and light parts that are clear.
  */
 import {
-  CHANNELS,
   WET_VEIL,
   bareLight,
   coarser,
@@ -61,13 +60,20 @@ function firstWeights(cells: Cells, sight: Sight): Float32Array {
 export function estimate(grounds: readonly Cells[], dry: Sight, wet: Sight | null): Estimate {
   const by = Math.min(grounds[0].boxColumns, grounds[0].boxRows) >= LEAST_COARSE ? COARSE : 1;
   const [dryCoarse, wetCoarse] = [coarserSight(grounds[0], dry, by), wet && coarserSight(grounds[0], wet, by)];
-  const tried = grounds.flatMap((cells) => {
+  const first = grounds.flatMap((cells) => {
     const coarse = coarser(cells, by);
     return FIRST_LIGHTER[showsBare(cells) ? 'bare' : 'none'].map((lighter) => {
       const lights = firstLights(coarse, dryCoarse, wetCoarse, lighter);
-      return { cells, found: turned(coarse, dryCoarse, wetCoarse, lights, COARSE_ROUNDS) };
+      return { cells, coarse, found: turned(coarse, dryCoarse, wetCoarse, lights, 1) };
     });
   });
+  const least = Math.min(...first.map(({ found }) => found.misfit));
+  const tried = first
+    .filter(({ found }) => found.misfit <= least * HOPELESS)
+    .map(({ cells, coarse, found }) => {
+      const lights = litAnew(coarse, dryCoarse, wetCoarse, found);
+      return { cells, found: turned(coarse, dryCoarse, wetCoarse, lights, COARSE_ROUNDS) };
+    });
   const { cells, found } = tried.reduce((best, other) => (other.found.misfit < best.found.misfit ? other : best));
   if (!wet) {
     const { light } = found;
@@ -78,9 +84,11 @@ export function estimate(grounds: readonly Cells[], dry: Sight, wet: Sight | nul
   return { ...fine, wetHaze };
 }
 
+/** What explains the photo so much worse after one turn is tried no further. */
+const HOPELESS = 1.75;
 const COARSE = 2;
 const LEAST_COARSE = 40;
-const COARSE_ROUNDS = 3;
+const COARSE_ROUNDS = 2;
 const FINE_ROUNDS = 2;
 
 function firstLights(cells: Cells, dry: Sight, wet: Sight | null, lighter: number): Lights {
@@ -95,38 +103,37 @@ const FIRST_HAZE = 0.05;
 
 /** Layers and light in turns. */
 function turned(cells: Cells, dry: Sight, wet: Sight | null, from: Lights, rounds: number): Weighed & Lights {
-  let { light, wetLight } = from;
-  const solved = () =>
-    solveTogether(cells, { sight: dry, light }, wet && wetLight ? { sight: wet, light: wetLight } : null);
-  let found = solved();
-  for (let round = 1; round < rounds; round++) {
-    const { haze, kept } = found;
-    const lit = (sight: Sight, isWet: boolean) => {
-      const should = expectedLight(cells, haze, kept, isWet);
-      return fitLight(cells, sight, should, clearWeights(cells, sight, haze, kept), LIGHTER);
-    };
-    light = lit(dry, false);
-    wetLight = wet && lit(wet, true);
-    found = solved();
+  let lights = from;
+  for (let round = 1; ; round++) {
+    const { light, wetLight } = lights;
+    const lit = wet && wetLight ? { sight: wet, light: wetLight } : null;
+    const found = solveTogether(cells, { sight: dry, light }, lit);
+    if (round === rounds) return { ...found, ...lights };
+    lights = litAnew(cells, dry, wet, found);
   }
-  return { ...found, light, wetLight };
 }
 
+/** The light that what was found leaves. */
+function litAnew(cells: Cells, dry: Sight, wet: Sight | null, { haze, kept }: Solved): Lights {
+  const lit = (sight: Sight, isWet: boolean) =>
+    fitLight(cells, sight, expectedLight(cells, haze, kept, isWet), clearWeights(cells, sight, haze, kept), LIGHTER);
+  return { light: lit(dry, false), wetLight: wet && lit(wet, true) };
+}
+
+/** What each cell would show in even light. */
 function expectedLight(cells: Cells, haze: Float32Array, kept: Float32Array, wet: boolean): Triple<Float32Array> {
   const margin = isMargin(cells);
-  return CHANNELS.map((channel) =>
-    Float32Array.from({ length: haze.length }, (_, at) => {
-      const wetted = wet ? cells.wetted[channel] : 1;
-      if (margin(at)) return cells.ground[channel] * wetted;
-      const bare = bareLight(
-        cells.under[channel],
-        cells.toner[channel][at],
-        kept[at],
-        wet ? cells.underWet[channel] : 1,
-      );
-      return veiled(bare, wet ? haze[at] * WET_VEIL : haze[at]);
-    }),
-  ) as Triple<Float32Array>;
+  const veil = wet ? WET_VEIL : 1;
+  const shown = (channel: 0 | 1 | 2) => {
+    const light = new Float32Array(haze.length);
+    const blank = cells.ground[channel] * (wet ? cells.wetted[channel] : 1);
+    const [ground, wetted] = [cells.under[channel], wet ? cells.underWet[channel] : 1];
+    const toner = cells.toner[channel];
+    for (let at = 0; at < light.length; at++)
+      light[at] = margin(at) ? blank : veiled(bareLight(ground, toner[at], kept[at], wetted), haze[at] * veil);
+    return light;
+  };
+  return [shown(0), shown(1), shown(2)];
 }
 
 /** Once haze and loss are known: what is clear tells of the light. */

@@ -3,7 +3,8 @@
  * some size, with a turn of its own and a description of the slopes about it. Source: scale-invariant keypoints as Lowe
  * described them, with the root of the histograms.
  */
-import { reduced, sample, type Gray } from '@/core/photo';
+import type { Gray } from '@/core/photo';
+import { blurred } from './blur';
 
 export const DESCRIPTION = 128;
 
@@ -28,79 +29,42 @@ const LEAST_SIDE = 24;
 const LEAST_CONTRAST = 0.004;
 const MOST_EDGE = 10;
 
-const BOXES = 2;
-
 /**
- * Blurs by a bell of `sigma` pixels: two running means one after the other, their ends weighted so that the spread is
- * right (source: extended box filters, Gwosdek and others).
+ * Made smaller to so many pixels along its longer side, each the mean of what it covers; never larger.
+ *
+ * @returns it, and how many of its old pixels one is
  */
-function blurred(image: Gray, sigma: number): Gray {
-  const spread = (sigma * sigma) / BOXES;
-  const radius = Math.floor(0.5 * Math.sqrt(12 * spread + 1) - 0.5);
-  const end = ((2 * radius + 1) * (radius * (radius + 1) - 3 * spread)) / (6 * (spread - (radius + 1) ** 2));
-  const { width, height } = image;
-  let [from, to] = [image.data, new Float32Array(width * height)];
-  let spare = new Float32Array(width * height);
-  for (let pass = 0; pass < BOXES; pass++) {
-    meanAcross(from, to, width, height, radius, end);
-    [from, to, spare] = [to, spare, to];
-    meanDown(from, to, width, height, radius, end);
-    [from, to, spare] = [to, spare, to];
-  }
-  return { data: from, width, height };
-}
-
-function meanAcross(from: Float32Array, to: Float32Array, width: number, height: number, radius: number, end: number) {
-  const share = 1 / (2 * radius + 1 + 2 * end);
-  // The row with its ends held on, so that none is asked for beyond them.
-  const reach = radius + 1;
-  const line = new Float32Array(width + 2 * reach);
-  for (let y = 0; y < height; y++) {
-    const row = y * width;
-    line.fill(from[row], 0, reach);
-    line.set(from.subarray(row, row + width), reach);
-    line.fill(from[row + width - 1], reach + width);
-    let sum = 0;
-    for (let i = 1; i < 2 * reach; i++) sum += line[i];
-    for (let x = 0; x < width; x++) {
-      const after = line[x + 2 * reach];
-      to[row + x] = share * (sum + end * (line[x] + after));
-      sum += after - line[x + 1];
-    }
-  }
-}
-
-function meanDown(from: Float32Array, to: Float32Array, width: number, height: number, radius: number, end: number) {
-  const share = 1 / (2 * radius + 1 + 2 * end);
-  const last = height - 1;
-  const sums = new Float64Array(width);
-  for (let i = -radius; i <= radius; i++) {
-    const row = Math.min(last, Math.max(0, i)) * width;
-    for (let x = 0; x < width; x++) sums[x] += from[row + x];
-  }
-  for (let y = 0; y < height; y++) {
-    const [before, after] = [Math.max(0, y - radius - 1) * width, Math.min(last, y + radius + 1) * width];
-    const [leaves, row] = [Math.max(0, y - radius) * width, y * width];
-    for (let x = 0; x < width; x++) {
-      const enters = from[after + x];
-      to[row + x] = share * (sums[x] + end * (from[before + x] + enters));
-      sums[x] += enters - from[leaves + x];
-    }
-  }
-}
-
-/** Made smaller to so many pixels along its longer side; never larger. @returns it, and how many of its old pixels one is */
 export function shrunk(image: Gray, side: number): { image: Gray; by: number } {
   const by = Math.max(image.width, image.height) / side;
   if (by <= 1) return { image, by: 1 };
-  const whole = Math.floor(by);
-  const first = blurred(reduced(image, whole), 0.35 * (by / whole));
-  const rest = by / whole;
-  const [width, height] = [Math.floor(first.width / rest), Math.floor(first.height / rest)];
-  const data = new Float32Array(width * height);
-  for (let y = 0; y < height; y++)
-    for (let x = 0; x < width; x++) data[y * width + x] = sample(first, (x + 0.5) * rest, (y + 0.5) * rest);
-  return { image: { data, width, height }, by };
+  const { data } = image;
+  const [width, height] = [Math.floor(image.width / by), Math.floor(image.height / by)];
+  const out = new Float32Array(width * height);
+  const share = 1 / (by * by);
+  const line = new Float32Array(width);
+  for (let y = 0, top = 0; y < height; y++, top += by) {
+    for (let row = Math.floor(top); row < top + by && row < image.height; row++) {
+      const high = Math.min(row + 1, top + by) - Math.max(row, top);
+      // Along the row: what each of its pixels gives to the one it ends in, and to the next.
+      const from = row * image.width;
+      line.fill(0);
+      let x = 0;
+      let end = by;
+      for (let at = 0; at < image.width; at++) {
+        const value = data[from + at];
+        if (at + 1 <= end) line[x] += value;
+        else {
+          line[x] += value * (end - at);
+          if (++x === width) break;
+          line[x] += value * (at + 1 - end);
+          end += by;
+        }
+      }
+      const weight = share * high;
+      for (let at = y * width, k = 0; k < width; k++, at++) out[at] += weight * line[k];
+    }
+  }
+  return { image: { data: out, width, height }, by };
 }
 
 function halved({ data, width, height }: Gray): Gray {
@@ -230,22 +194,38 @@ function refined(
 const TURN_BINS = 36;
 const FULL_TURN = 2 * Math.PI;
 
+/** The way of a slope, radians, to some ten thousandths (source: a polynomial in the smaller ratio of the two). */
+function wayOf(y: number, x: number): number {
+  const across = x < 0 ? -x : x;
+  const down = y < 0 ? -y : y;
+  const most = across > down ? across : down;
+  if (most === 0) return 0;
+  const ratio = (across > down ? down : across) / most;
+  const s = ratio * ratio;
+  let way = ((-0.0464964749 * s + 0.15931422) * s - 0.327622764) * s * ratio + ratio;
+  if (down > across) way = Math.PI / 2 - way;
+  if (x < 0) way = Math.PI - way;
+  return y < 0 ? -way : way;
+}
+
 /** The ways most slopes about a spot lead: the strongest, and others nearly as strong. */
 function turnsAt({ data, width, height }: Gray, { x, y }: Spot, sigma: number): number[] {
   const bins = new Float64Array(TURN_BINS);
   const radius = Math.round(4.5 * sigma);
-  const [cx, cy] = [Math.round(x), Math.round(y)];
-  for (let j = -radius; j <= radius; j++)
-    for (let i = -radius; i <= radius; i++) {
-      const [px, py] = [cx + i, cy + j];
-      if (px < 1 || py < 1 || px >= width - 1 || py >= height - 1) continue;
-      const at = py * width + px;
+  const cx = Math.round(x);
+  const cy = Math.round(y);
+  const bell = new Float64Array(radius + 1);
+  for (let i = 0; i <= radius; i++) bell[i] = Math.exp(-(i * i) / (2 * (1.5 * sigma) ** 2));
+  const [left, right] = [Math.max(1, cx - radius), Math.min(width - 2, cx + radius)];
+  for (let py = Math.max(1, cy - radius), last = Math.min(height - 2, cy + radius); py <= last; py++) {
+    const high = bell[py < cy ? cy - py : py - cy];
+    for (let px = left, at = py * width + left; px <= right; px++, at++) {
       const gx = data[at + 1] - data[at - 1];
       const gy = data[at + width] - data[at - width];
-      const weight = Math.exp(-(i * i + j * j) / (2 * (1.5 * sigma) ** 2));
-      const bin = Math.floor(((Math.atan2(gy, gx) + FULL_TURN) / FULL_TURN) * TURN_BINS) % TURN_BINS;
-      bins[bin] += weight * Math.sqrt(gx * gx + gy * gy);
+      const bin = Math.floor((wayOf(gy, gx) / FULL_TURN + 1) * TURN_BINS) % TURN_BINS;
+      bins[bin] += high * bell[px < cx ? cx - px : px - cx] * Math.sqrt(gx * gx + gy * gy);
     }
+  }
   for (let round = 0; round < 2; round++) {
     const [first, last] = [bins[0], bins[TURN_BINS - 1]];
     let before = last;
@@ -272,17 +252,23 @@ const MOST_ONE = 0.2;
 /** Slopes change slowly where all is blurred: every second pixel tells of them. */
 const GAP = 2;
 
+/** How much slopes count by the square of how far off they lie, in squares of a description: 32 steps for each. */
+const BELL = Float64Array.from({ length: 32 * 13 }, (_, at) => Math.exp(-(at + 0.5) / 32 / (0.5 * CELLS * CELLS)));
+
 /** Histograms of the slopes in four by four squares about a spot, turned with it. */
 function describe({ data, width, height }: Gray, spot: Spot, sigma: number, turn: number, out: Float32Array): void {
   const cell = 3 * sigma;
   const radius = GAP * Math.round((cell * Math.SQRT2 * (CELLS + 1)) / 2 / GAP);
-  const [cos, sin] = [Math.cos(turn) / cell, Math.sin(turn) / cell];
-  const [cx, cy] = [Math.round(spot.x), Math.round(spot.y)];
-  for (let j = -radius; j <= radius; j += GAP)
-    for (let i = -radius; i <= radius; i += GAP) {
-      const [px, py] = [cx + i, cy + j];
-      if (px < 1 || py < 1 || px >= width - 1 || py >= height - 1) continue;
-      const [dx, dy] = [px - spot.x, py - spot.y];
+  const cos = Math.cos(turn) / cell;
+  const sin = Math.sin(turn) / cell;
+  const cx = Math.round(spot.x);
+  const cy = Math.round(spot.y);
+  for (let py = cy - radius; py <= cy + radius; py += GAP) {
+    if (py < 1 || py >= height - 1) continue;
+    for (let px = cx - radius; px <= cx + radius; px += GAP) {
+      if (px < 1 || px >= width - 1) continue;
+      const dx = px - spot.x;
+      const dy = py - spot.y;
       const u = cos * dx + sin * dy;
       const v = -sin * dx + cos * dy;
       const column = u + CELLS / 2 - 0.5;
@@ -291,29 +277,32 @@ function describe({ data, width, height }: Gray, spot: Spot, sigma: number, turn
       const at = py * width + px;
       const gx = data[at + 1] - data[at - 1];
       const gy = data[at + width] - data[at - width];
-      const strength = Math.sqrt(gx * gx + gy * gy) * Math.exp(-(u * u + v * v) / (0.5 * CELLS * CELLS));
-      const way = (((Math.atan2(gy, gx) - turn + 2 * FULL_TURN) % FULL_TURN) / FULL_TURN) * WAYS;
-      const [c0, r0, w0] = [Math.floor(column), Math.floor(row), Math.floor(way)];
-      const [fc, fr, fw] = [column - c0, row - r0, way - w0];
-      for (let r = 0; r < 2; r++) {
-        if (r0 + r < 0 || r0 + r >= CELLS) continue;
-        const byRow = strength * (r ? fr : 1 - fr);
-        for (let c = 0; c < 2; c++) {
-          if (c0 + c < 0 || c0 + c >= CELLS) continue;
-          const byColumn = byRow * (c ? fc : 1 - fc);
-          const from = ((r0 + r) * CELLS + c0 + c) * WAYS;
-          out[from + (w0 % WAYS)] += byColumn * (1 - fw);
-          out[from + ((w0 + 1) % WAYS)] += byColumn * fw;
+      const strength = Math.sqrt(gx * gx + gy * gy) * BELL[Math.floor((u * u + v * v) * 32)];
+      const way = ((wayOf(gy, gx) - turn) / FULL_TURN + 2) * WAYS;
+      const c0 = Math.floor(column);
+      const r0 = Math.floor(row);
+      const w0 = Math.floor(way);
+      const fw = way - w0;
+      const into = w0 % WAYS;
+      const next = (w0 + 1) % WAYS;
+      for (let r = r0 < 0 ? 0 : r0; r <= r0 + 1 && r < CELLS; r++) {
+        const byRow = strength * (r === r0 ? r0 + 1 - row : row - r0);
+        for (let c = c0 < 0 ? 0 : c0; c <= c0 + 1 && c < CELLS; c++) {
+          const byColumn = byRow * (c === c0 ? c0 + 1 - column : column - c0);
+          const from = (r * CELLS + c) * WAYS;
+          out[from + into] += byColumn * (1 - fw);
+          out[from + next] += byColumn * fw;
         }
       }
     }
-  const norm = (by: (value: number) => number) => {
-    let total = 0;
-    for (const value of out) total += by(value);
-    return total;
-  };
-  const length = Math.sqrt(norm((value) => value * value)) || 1;
-  for (let i = 0; i < out.length; i++) out[i] = Math.min(MOST_ONE, out[i] / length);
-  const sum = norm((value) => value) || 1;
-  for (let i = 0; i < out.length; i++) out[i] = Math.sqrt(out[i] / sum);
+  }
+  let square = 0;
+  for (let i = 0; i < out.length; i++) square += out[i] * out[i];
+  const length = Math.sqrt(square) || 1;
+  let sum = 0;
+  for (let i = 0; i < out.length; i++) {
+    out[i] = Math.min(MOST_ONE, out[i] / length);
+    sum += out[i];
+  }
+  for (let i = 0; i < out.length; i++) out[i] = Math.sqrt(out[i] / (sum || 1));
 }

@@ -2,7 +2,7 @@
  * Finds a picture in a photograph: points that look alike, held to one turn and size, then to one perspective, by trying
  * fours of them and keeping what most agree on (source: RANSAC, Fischler and Bolles; the vote before it, Lowe).
  */
-import { homographyOf, project, solve, type Homography, type Point } from '@/core/photo';
+import { homographyOf, solve, type Homography, type Point } from '@/core/photo';
 import { seededChance } from '@/core/shared';
 import { DESCRIPTION, type Features } from './features';
 
@@ -48,7 +48,7 @@ function bitsOf({ count, described }: Features, usual: Float32Array): Int32Array
 
 function usualOf({ count, described }: Features): Float32Array {
   const mean = new Float32Array(DESCRIPTION);
-  for (let at = 0; at < count * DESCRIPTION; at++) mean[at % DESCRIPTION] += described[at] / count;
+  for (let i = 0, at = 0; i < count; i++) for (let k = 0; k < DESCRIPTION; k++, at++) mean[k] += described[at] / count;
   return mean;
 }
 
@@ -67,25 +67,30 @@ function matches(expected: Features, photo: Features): Match[] {
   const counts = new Int32Array(DESCRIPTION + 1);
   for (let i = 0; i < photo.count; i++) {
     counts.fill(0);
-    for (let j = 0; j < expected.count; j++) {
-      let bitsApart = 0;
-      for (let word = 0; word < WORDS; word++) bitsApart += bitsSet(bits[j * WORDS + word] ^ ownBits[i * WORDS + word]);
+    const own = i * WORDS;
+    for (let j = 0, at = 0; j < expected.count; j++, at += WORDS) {
+      const bitsApart =
+        bitsSet(bits[at] ^ ownBits[own]) +
+        bitsSet(bits[at + 1] ^ ownBits[own + 1]) +
+        bitsSet(bits[at + 2] ^ ownBits[own + 2]) +
+        bitsSet(bits[at + 3] ^ ownBits[own + 3]);
       apart[j] = bitsApart;
       counts[bitsApart]++;
     }
     let [most, listed] = [0, 0];
     while (most < DESCRIPTION && listed < SHORTLIST) listed += counts[most++];
-    const match = nearest(expected, photo, i, (j) => apart[j] < most);
+    const match = nearest(expected, photo, i, apart, most);
     if (match) found.push(match);
   }
   return found;
 }
 
-function nearest(expected: Features, photo: Features, i: number, isListed: (j: number) => boolean): Match | null {
+/** @param apart how many bits of each expected point differ; those of `most` and more are left out */
+function nearest(expected: Features, photo: Features, i: number, apart: Uint8Array, most: number): Match | null {
   const { described } = expected;
   let [best, next, at] = [-1, -1, -1];
   for (let j = 0; j < expected.count; j++) {
-    if (!isListed(j)) continue;
+    if (apart[j] >= most) continue;
     let alike = 0;
     for (let k = 0; k < DESCRIPTION; k++)
       alike += photo.described[i * DESCRIPTION + k] * described[j * DESCRIPTION + k];
@@ -142,10 +147,13 @@ function groupsOf(all: readonly Match[]): Match[][] {
   return groups;
 }
 
-const off = (h: Homography, { from, to }: Pair): number => {
-  const at = project(h, from.x, from.y);
-  return Math.hypot(at.x - to.x, at.y - to.y);
-};
+/** Whether a pair lies within so many pixels of where a perspective has it. */
+function isNear(h: Homography, { from: { x, y }, to }: Pair, px: number): boolean {
+  const w = h[6] * x + h[7] * y + 1;
+  const dx = (h[0] * x + h[1] * y + h[2]) / w - to.x;
+  const dy = (h[3] * x + h[4] * y + h[5]) / w - to.y;
+  return dx * dx + dy * dy < px * px;
+}
 
 /** The perspective that fits many pairs best, by least squares about the middle of both; null where they lie on a line. */
 function fitted(pairs: readonly Pair[]): Homography | null {
@@ -206,39 +214,53 @@ interface Tolerance {
   px: number;
 }
 
-/** Where the picture may lie in the photo, the likeliest first; none where nothing of it is there. */
-export function findPicture(expected: Features, photo: Features, tolerance: Tolerance): Found[] {
-  return groupsOf(matches(expected, photo))
-    .map((pairs) => perspectiveOf(pairs, tolerance))
-    .filter((found) => found !== null)
-    .sort((a, b) => b.pairs.length - a.pairs.length);
+/** Where the picture may lie in the photo, one by one, the likeliest first; none where nothing of it is there. */
+export function* findPicture(expected: Features, photo: Features, tolerance: Tolerance): Generator<Found> {
+  for (const pairs of groupsOf(matches(expected, photo))) {
+    const found = perspectiveOf(pairs, tolerance);
+    if (found) yield found;
+  }
 }
 
 function perspectiveOf(pairs: readonly Match[], { px }: Tolerance): Found | null {
   if (pairs.length < LEAST_PAIRS) return null;
   // Seeded: the same photo gives the same answer.
   const roll = seededChance(pairs.length * 7919);
-  let best: { h: Homography; inside: Match[] } | null = null;
-  for (let round = 0; round < TRIES; round++) {
-    const four = Array.from({ length: 4 }, () => pairs[Math.floor(roll() * pairs.length)]);
-    if (new Set(four).size < 4 || !isWide(four.map(({ from }) => from))) continue;
+  let best: Homography | null = null;
+  let most = 0;
+  let tries = TRIES;
+  for (let round = 0; round < tries; round++) {
+    const four = [0, 1, 2, 3].map(() => pairs[Math.floor(roll() * pairs.length)]);
+    const from = four.map((pair) => pair.from);
+    if (!isWide(from)) continue;
     const h = homographyOf(
-      four.map(({ from }) => from),
+      from,
       four.map(({ to }) => to),
     );
     if (!h || !keepsItsWay(h, four)) continue;
-    const inside = pairs.filter((pair) => off(h, pair) < px);
-    if (!best || inside.length > best.inside.length) best = { h, inside };
+    let inside = 0;
+    for (let k = 0; k < pairs.length; k++) if (isNear(h, pairs[k], px)) inside++;
+    if (inside <= most) continue;
+    best = h;
+    most = inside;
+    // As many as make it all but certain that four of those that agree were among them.
+    tries = Math.min(TRIES, Math.ceil(Math.log(MISSED) / Math.log(1 - (inside / pairs.length) ** 4 + 1e-12)));
   }
   if (!best) return null;
+  const near = (h: Homography) => pairs.filter((pair) => isNear(h, pair, px));
+  let inside = near(best);
   for (let round = 0; round < ROUNDS; round++) {
-    const h: Homography | null = best.inside.length >= LEAST_PAIRS ? fitted(best.inside) : null;
+    const h = inside.length >= LEAST_PAIRS ? fitted(inside) : null;
     if (!h) break;
-    best = { h, inside: pairs.filter((pair) => off(h, pair) < px) };
+    best = h;
+    inside = near(h);
   }
-  const distinct = new Set(best.inside.map(({ from }) => `${Math.round(from.x / 3)} ${Math.round(from.y / 3)}`)).size;
-  return distinct < LEAST_PAIRS ? null : { h: best.h, pairs: best.inside, agree: best.inside.length / pairs.length };
+  const distinct = new Set(inside.map(({ from }) => `${Math.round(from.x / 3)} ${Math.round(from.y / 3)}`)).size;
+  return distinct < LEAST_PAIRS ? null : { h: best, pairs: inside, agree: inside.length / pairs.length };
 }
+
+/** How likely it may be that no four of those that agree were tried. */
+const MISSED = 1e-6;
 
 /** Four points that hold a perspective: no three of them nearly on a line. */
 function isWide(points: readonly Point[]): boolean {

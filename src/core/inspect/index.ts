@@ -9,6 +9,7 @@ export {
 } from './judge';
 export { expectedBlank, type ExpectedBlank, type InspectShapeCode } from './expected';
 export { readPiece, seek, type InspectCode, type PieceReading, type Sought } from './read-piece';
+export { rehearse } from './rehearse';
 export {
   KEPT_LETTERS,
   MOST_KEPT_CELLS,

@@ -116,42 +116,53 @@ export function fitLight(
   weight: Float32Array,
   lighter: number,
 ): LightField {
-  return CHANNELS.map((channel) => {
+  const most = Math.ceil(columns / EVERY) * Math.ceil(rows / EVERY);
+  // Of each cell that tells: where it lies, how much it tells, and the light as the logarithm of a ratio.
+  const [us, vs, weights, ratios] = [0, 1, 2, 3].map(() => new Float64Array(most));
+  const fitted = (channel: 0 | 1 | 2): readonly number[] => {
     const seen = sight.light[channel];
     const wanted = should[channel];
+    let told = 0;
+    for (let y = 0; y < rows; y += EVERY)
+      for (let x = 0; x < columns; x += EVERY) {
+        const at = y * columns + x;
+        if (weight[at] === 0 || seen[at] <= 0.002 || wanted[at] <= 0.002) continue;
+        us[told] = (2 * (x + 0.5)) / columns - 1;
+        vs[told] = (2 * (y + 0.5)) / rows - 1;
+        weights[told] = weight[at];
+        ratios[told] = Math.log(seen[at] / wanted[at]);
+        told++;
+      }
     let by: number[] = [0, 0, 0, 0, 0, 0];
     let reach = Infinity;
+    const row = new Float64Array(TERMS);
     for (let round = 0; round < ROUNDS; round++) {
       const matrix = new Float64Array(TERMS * TERMS);
       const right = new Float64Array(TERMS);
-      const row = new Float64Array(TERMS);
-      let [count, square, total] = [0, 0, 0];
-      for (let y = 0; y < rows; y += EVERY) {
-        const v = (2 * (y + 0.5)) / rows - 1;
-        for (let x = 0; x < columns; x += EVERY) {
-          const at = y * columns + x;
-          if (weight[at] === 0 || seen[at] <= 0.002 || wanted[at] <= 0.002) continue;
-          const u = (2 * (x + 0.5)) / columns - 1;
-          const ratio = Math.log(seen[at] / wanted[at]);
-          const now = by[0] + by[1] * u + by[2] * v + by[3] * u * u + by[4] * u * v + by[5] * v * v;
-          const off = ratio - now;
-          // Paper left and toner gone only ever lighten: what is lighter than expected tells less of the light.
-          const far = (off > 0 ? off * lighter : off) / reach;
-          if (far > 1 || far < -1) continue;
-          const trust = weight[at] * (1 - far * far) ** 2;
-          row[0] = 1;
-          row[1] = u;
-          row[2] = v;
-          row[3] = u * u;
-          row[4] = u * v;
-          row[5] = v * v;
-          count++;
-          total += trust;
-          square += trust * off * off;
-          for (let i = 0; i < TERMS; i++) {
-            right[i] += trust * row[i] * ratio;
-            for (let j = 0; j <= i; j++) matrix[i * TERMS + j] += trust * row[i] * row[j];
-          }
+      let count = 0;
+      let square = 0;
+      let total = 0;
+      for (let k = 0; k < told; k++) {
+        const u = us[k];
+        const v = vs[k];
+        const off = ratios[k] - (by[0] + by[1] * u + by[2] * v + by[3] * u * u + by[4] * u * v + by[5] * v * v);
+        // Paper left and toner gone only ever lighten: what is lighter than expected tells less of the light.
+        const far = (off > 0 ? off * lighter : off) / reach;
+        if (far > 1 || far < -1) continue;
+        const trust = weights[k] * (1 - far * far) ** 2;
+        row[0] = 1;
+        row[1] = u;
+        row[2] = v;
+        row[3] = u * u;
+        row[4] = u * v;
+        row[5] = v * v;
+        count++;
+        total += trust;
+        square += trust * off * off;
+        for (let i = 0; i < TERMS; i++) {
+          const part = trust * row[i];
+          right[i] += part * ratios[k];
+          for (let j = 0; j <= i; j++) matrix[i * TERMS + j] += part * row[j];
         }
       }
       if (count < LEAST_CELLS) break;
@@ -164,7 +175,8 @@ export function fitLight(
       reach = Math.max(FAR, round === 0 ? 3 * Math.sqrt(square / total) : reach * 0.7);
     }
     return by;
-  }) as unknown as LightField;
+  };
+  return [fitted(0), fitted(1), fitted(2)];
 }
 
 function cholesky(matrix: Float64Array, right: Float64Array): number[] | null {

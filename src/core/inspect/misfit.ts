@@ -19,9 +19,12 @@ export interface Lit {
 
 /** Whether a cell lies in the frame beside the print's box. */
 export function isMargin({ columns, left, top, boxColumns, boxRows }: Cells): (at: number) => boolean {
+  const [right, bottom] = [left + boxColumns, (top + boxRows) * columns];
+  const from = top * columns;
   return (at) => {
-    const [x, y] = [at % columns, Math.floor(at / columns)];
-    return x < left || y < top || x >= left + boxColumns || y >= top + boxRows;
+    if (at < from || at >= bottom) return true;
+    const x = at % columns;
+    return x < left || x >= right;
   };
 }
 

@@ -51,18 +51,21 @@ export function laidOver(photo: Shades, { gray: { width, height }, density }: Fr
     const off = bend.at(x / density, y / density);
     return project(h, x / density + off.x, y / density + off.y);
   });
-  const at = new Float64Array(2);
-  for (let y = 0; y < height; y++)
-    for (let x = 0; x < width; x++) {
-      places(x + 0.5, y + 0.5, at);
-      data[y * width + x] = sample(source, at[0] / by, at[1] / by);
-    }
+  const line = new Float64Array(2 * width);
+  for (let y = 0; y < height; y++) {
+    places(0.5, y + 0.5, line);
+    for (let x = 0; x < width; x++) data[y * width + x] = sample(source, line[2 * x] / by, line[2 * x + 1] / by);
+  }
   return { data, width, height };
 }
 
 const LATTICE = 8;
 
-/** Places worked out at every eighth step, and between them by line: a perspective hardly bends within one. */
+/**
+ * Places worked out at every eighth step, and between them by line: a perspective hardly bends within one.
+ *
+ * @returns what writes those of a line, x and y of each, beginning at some place and one step apart
+ */
 export function lattice(width: number, height: number, at: (x: number, y: number) => Point) {
   const columns = Math.ceil(width / LATTICE) + 2;
   const rows = Math.ceil(height / LATTICE) + 2;
@@ -73,17 +76,19 @@ export function lattice(width: number, height: number, at: (x: number, y: number
       nodes[(j * columns + i) * 2] = x;
       nodes[(j * columns + i) * 2 + 1] = y;
     }
-  return (x: number, y: number, out: Float64Array): void => {
-    const i = Math.floor(x / LATTICE);
+  return (fromX: number, y: number, out: Float64Array): void => {
     const j = Math.floor(y / LATTICE);
-    const u = x / LATTICE - i;
     const v = y / LATTICE - j;
-    const from = (j * columns + i) * 2;
-    const below = from + columns * 2;
-    for (let axis = 0; axis < 2; axis++) {
-      const upper = nodes[from + axis] + (nodes[from + 2 + axis] - nodes[from + axis]) * u;
-      const lower = nodes[below + axis] + (nodes[below + 2 + axis] - nodes[below + axis]) * u;
-      out[axis] = upper + (lower - upper) * v;
+    const row = j * columns * 2;
+    const below = row + columns * 2;
+    for (let k = 0, x = fromX; k < out.length; k += 2, x++) {
+      const i = Math.floor(x / LATTICE);
+      const u = x / LATTICE - i;
+      for (let axis = 0, node = row + 2 * i, under = below + 2 * i; axis < 2; axis++, node++, under++) {
+        const upper = nodes[node] + (nodes[node + 2] - nodes[node]) * u;
+        const lower = nodes[under] + (nodes[under + 2] - nodes[under]) * u;
+        out[k + axis] = upper + (lower - upper) * v;
+      }
     }
   };
 }

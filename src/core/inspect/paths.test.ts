@@ -1,5 +1,6 @@
 import fc from 'fast-check';
-import { cheapestAlongPaths, type Levels } from './paths';
+import { seededChance } from '@/core/shared';
+import { LANES, cheapestAlongPaths, type Levels } from './paths';
 
 const LEVELS: Levels = { smooth: [0, 0.2, 0.5, 0.9], edged: 2, slope: 10, edge: 2, most: 15 };
 const LABELS = LEVELS.smooth.length * LEVELS.edged;
@@ -12,7 +13,47 @@ const costsOf = (wanted: (x: number, y: number) => number, weight: (x: number, y
     const [x, y] = [at % COLUMNS, Math.floor(at / COLUMNS)];
     return label === wanted(x, y) ? 0 : weight(x, y);
   });
-const solved = (costs: Float32Array, levels = LEVELS) => [...cheapestAlongPaths(costs, COLUMNS, ROWS, levels)];
+const solvedAt = (costs: Float32Array, isPlain: boolean, { columns, rows, levels }: Map): number[] => {
+  const width = levels.smooth.length;
+  const labels = width * levels.edged;
+  const costsOf = (at: number, into: Float32Array, from: number) => {
+    for (let label = 0; label < labels; label++)
+      into[from + (label % width) * LANES + Math.floor(label / width)] = costs[at * labels + label];
+  };
+  return [...cheapestAlongPaths(costsOf, columns, rows, levels, isPlain)];
+};
+interface Map {
+  columns: number;
+  rows: number;
+  levels: Levels;
+}
+const solved = (costs: Float32Array, levels = LEVELS) =>
+  solvedAt(costs, false, { columns: COLUMNS, rows: ROWS, levels });
+
+it('the kernel and its plain twin take the same labels', () => {
+  fc.assert(
+    fc.property(
+      fc.integer({ min: 1, max: 14 }),
+      fc.integer({ min: 1, max: 11 }),
+      fc.integer({ min: 1, max: 7 }),
+      fc.integer({ min: 1, max: LANES }),
+      fc.integer({ min: 1, max: 1 << 30 }),
+      (columns, rows, width, edged, seed) => {
+        const roll = seededChance(seed);
+        const smooth = Array.from({ length: width }, (_, at) => at / 8);
+        const levels = { smooth, edged, slope: 16, edge: 1 + Math.floor(9 * roll()), most: 25 };
+        // Eighths, which both add without rounding.
+        const costs = Float32Array.from(
+          { length: columns * rows * width * edged },
+          () => Math.floor(8 * 40 * roll() ** 2) / 8,
+        );
+        const map = { columns, rows, levels };
+        expect(solvedAt(costs, false, map)).toEqual(solvedAt(costs, true, map));
+      },
+    ),
+    { numRuns: 60 },
+  );
+});
 
 it('where changes cost nothing each cell takes its own cheapest', () => {
   fc.assert(

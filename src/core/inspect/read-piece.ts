@@ -5,11 +5,9 @@
  */
 import {
   boxCorners,
-  channelOf,
   grayOf,
   homographyOf,
   project,
-  reduced,
   type Gray,
   type Homography,
   type Point,
@@ -21,7 +19,7 @@ import { cellsOf, sightOf } from './cells';
 import { estimate, type Estimate } from './estimate';
 import type { ExpectedPiece } from './expected-piece';
 import { featuresOf, shrunk, type Features } from './features';
-import { findPicture } from './find';
+import { findPicture, type Found } from './find';
 import { CHANNELS, FIBRES, showsBare, type Cells, type Sight, type Triple } from './layers';
 import { PATCH_RADIUS_MM, frameOf, laidOver, likeIn, pxPerMm, shadesOf, type Frame, type Shades } from './overlay';
 
@@ -59,8 +57,11 @@ const LOOKS = [
   { side: 480, points: 600 },
   { side: 720, points: 900 },
 ] as const;
-/** A glance is enough where so many points agree and it is so much like the print; hardly one agrees on another piece. */
-const SURE = { pairs: 10, like: 0.3 };
+/**
+ * A glance is enough where the place is so much like the print, less where more points agree; of another piece hardly
+ * seven points agree, and it is not like it by more than 0.2.
+ */
+const SURE = { pairs: 10, like: 0.3, likeByFewer: 0.4 };
 const FOUND_PX = 5;
 /** Pixels for each mm of the frame that patches are compared in, and of the one for a first look. */
 const FRAME_DENSITY = 2;
@@ -79,11 +80,15 @@ export interface Sought {
   /** A coarser one, to tell by which of several places it lies at. */
   glance: Frame;
   cells: Cells;
+  /** The larger cells that are told, and the print's colour in each. */
+  told: CellMap & { colours: number[] };
 }
 
 export function seek(expected: ExpectedPiece): Sought {
   const gray = expectedGray(expected);
   const { image, by } = shrunk(gray, EXPECTED_SIDE);
+  const cells = cellsOf(expected);
+  const map = toldBy(cells);
   return {
     expected,
     size: {
@@ -94,7 +99,8 @@ export function seek(expected: ExpectedPiece): Sought {
     density: expected.pxPerMm / by,
     frame: frameOf(gray, expected.pxPerMm, FRAME_DENSITY),
     glance: frameOf(gray, expected.pxPerMm, GLANCE_DENSITY),
-    cells: cellsOf(expected),
+    cells,
+    told: { ...map, colours: coloursOf(expected.picture, map) },
   };
 }
 
@@ -130,21 +136,18 @@ function register(
   if (mean < DARK) return fail('piece-dark', `expected light in the photo, got a mean of ${mean.toFixed(3)}`);
   const { expected, size, frame, glance } = sought;
   let h: Homography | null;
-  let agree = 1;
-  let leastLike = LEAST_LIKE.many;
+  let place: Place | null = null;
+  const show = (at: Homography) =>
+    onFound(boxCorners(size.widthMm, size.heightMm).map(({ x, y }) => project(at, x, y)));
   if (corners) {
     h = homographyOf(boxCorners(size.widthMm, size.heightMm), corners);
   } else {
-    const best = placeIn(gray, shades, sought);
-    agree = best?.agree ?? 0;
-    leastLike = (best?.pairs.length ?? 0) < MANY_PAIRS ? LEAST_LIKE.few : LEAST_LIKE.many;
-    h = best?.h ?? null;
+    place = placeIn(gray, shades, sought, show);
+    h = place?.h ?? null;
   }
   if (!h) return fail('piece-not-found', 'expected the piece in the photo, found none of its picture');
-  const found = h;
-  onFound(boxCorners(size.widthMm, size.heightMm).map(({ x, y }) => project(found, x, y)));
+  show(h);
   const coarse = Math.max(1, Math.round(pxPerMm(h, size) / EDGE_DENSITY));
-  const channels = CHANNELS.map((channel) => reduced(channelOf(photo, channel), coarse));
   const ring = outlineOf(expected, size);
   let perspective = h;
   for (const { reachMm, by, patches: enough } of corners ? CLOSING_IN.slice(1) : CLOSING_IN) {
@@ -152,13 +155,13 @@ function register(
     const laid = laidOver(shades, over, perspective, NO_BEND);
     const stepMm = Math.max(6, Math.sqrt((size.widthMm * size.heightMm) / enough));
     const patches = patchesOf(over.patched, laid, { ...patchingIn(over), reachMm, stepMm });
-    const edges = edgesOf(ring, { channels, by: coarse }, perspective, reachMm + 2);
+    const edges = edgesOf(ring, photo, coarse, perspective, reachMm + 2);
     perspective = refitted(perspective, patches, edges, Math.max(size.widthMm, size.heightMm));
   }
   const laid = laidOver(shades, frame, perspective, NO_BEND);
   const bend = bendOf(patchesOf(frame.patched, laid, { ...patchingIn(frame), reachMm: 2, stepMm: 5 }), size);
   const like = likeIn(frame, shades, perspective, bend);
-  if (!corners && like < leastLike)
+  if (place && like < leastLike(place))
     return fail('piece-other', `expected this piece, found one like it by ${like.toFixed(2)}`);
   const at = (xMm: number, yMm: number): Point => {
     const off = bend.at(xMm, yMm);
@@ -168,7 +171,7 @@ function register(
     at,
     corners: boxCorners(size.widthMm, size.heightMm).map(({ x, y }) => at(x, y)),
     rmsMm: bend.rmsMm,
-    sure: Math.max(0, Math.min(1, like * (0.5 + 0.5 * Math.min(1, agree * 2)))),
+    sure: Math.max(0, Math.min(1, like * (0.5 + 0.5 * Math.min(1, (place?.agree ?? 1) * 2)))),
   });
 }
 
@@ -179,10 +182,19 @@ function meanOf({ data }: Gray): number {
   return sum / Math.ceil(data.length / 7);
 }
 
-type Place = ReturnType<typeof findPicture>[number] & { like: number };
+type Place = Found & { like: number };
 
-/** Where the print is most like itself: at a glance, and looking closer where that is not sure. */
-function placeIn(gray: Gray, shades: Shades, { features, density, glance }: Sought): Place | null {
+/**
+ * Where the print is most like itself: at a glance, and looking closer where that is not sure.
+ *
+ * @param onSeen a place that may be it, before it is looked at closer
+ */
+function placeIn(
+  gray: Gray,
+  shades: Shades,
+  { features, density, glance }: Sought,
+  onSeen: (h: Homography) => void,
+): Place | null {
   let best: Place | null = null;
   for (const { side, points } of LOOKS) {
     const { image, by } = shrunk(gray, side);
@@ -190,8 +202,9 @@ function placeIn(gray: Gray, shades: Shades, { features, density, glance }: Soug
       const h = inMillimetres(one.h, density, by);
       const like = likeIn(glance, shades, h, NO_BEND);
       if (!best || like > best.like) best = { ...one, h, like };
+      if (best.like > (best.pairs.length >= SURE.pairs ? SURE.like : SURE.likeByFewer)) return best;
     }
-    if (best && best.pairs.length >= SURE.pairs && best.like > SURE.like) break;
+    if (best && best.like >= leastLike(best)) onSeen(best.h);
   }
   return best;
 }
@@ -207,6 +220,7 @@ const patchingIn = ({ density }: Frame) => ({ density, radiusMm: PATCH_RADIUS_MM
 /** The whole must be this much like the expected one; less where many points agree, as under much paper. */
 const LEAST_LIKE = { few: 0.22, many: 0.18 };
 const MANY_PAIRS = 12;
+const leastLike = ({ pairs }: Found): number => (pairs.length < MANY_PAIRS ? LEAST_LIKE.few : LEAST_LIKE.many);
 const EDGE_DENSITY = 2.5;
 const EDGE_EVERY_MM = 4;
 
@@ -240,22 +254,10 @@ const UNSURE = 0.2;
 const NEAR_WHITE = 0.14;
 
 /** What the cells of a millimetre say, gathered into cells of about four. */
-function gathered(
-  cells: Cells,
-  found: Estimate,
-  dry: Sight,
-  reading: Registered,
-  { picture }: ExpectedPiece,
-): PieceReading {
-  const { columns, left, top, boxColumns, boxRows, sizeMm, toner, under: ground } = cells;
-  const by = Math.max(1, Math.round(CELL_MM / sizeMm));
-  const [across, down] = [Math.max(1, Math.round(boxColumns / by)), Math.max(1, Math.round(boxRows / by))];
-  const cell: CellMap = {
-    widthMm: (boxColumns * sizeMm) / across,
-    heightMm: (boxRows * sizeMm) / down,
-    columns: across,
-    rows: down,
-  };
+function gathered({ cells, told }: Sought, found: Estimate, dry: Sight, reading: Registered): PieceReading {
+  const { columns, left, top, boxColumns, boxRows, toner, under: ground } = cells;
+  const { colours, ...cell } = told;
+  const [across, down] = [cell.columns, cell.rows];
   const isWhitened =
     found.wetHaze === null && CHANNELS.every((channel) => Math.abs(ground[channel] - FIBRES) < NEAR_WHITE);
   const haze: (number | null)[] = [];
@@ -271,9 +273,9 @@ function gathered(
         for (let x = x0; x < x1; x++) {
           const at = (y + top) * columns + x + left;
           all++;
-          const contrast =
-            CHANNELS.reduce<number>((sum, channel) => sum + ground[channel] * (1 - toner[channel][at]), 0) / 3;
-          if (contrast < LEAST_TONER) continue;
+          const taken =
+            ground[0] * (1 - toner[0][at]) + ground[1] * (1 - toner[1][at]) + ground[2] * (1 - toner[2][at]);
+          if (taken < 3 * LEAST_TONER) continue;
           carried++;
           if (!dry.seen[at] || found.unsure[at] > UNSURE) continue;
           judged++;
@@ -282,11 +284,11 @@ function gathered(
           w += found.wetHaze?.[at] ?? 0;
         }
       const carries = carried >= all * LEAST_CARRIED;
-      const told = carries && judged >= carried * 0.4;
-      haze.push(told ? h / judged : null);
-      kept.push(told && !isWhitened ? k / judged : null);
+      const isTold = carries && judged >= carried * 0.4;
+      haze.push(isTold ? h / judged : null);
+      kept.push(isTold && !isWhitened ? k / judged : null);
       seen.push(carries ? judged / carried : null);
-      clears.push(told && found.wetHaze ? cleared(h / judged, w / judged) : null);
+      clears.push(isTold && found.wetHaze ? cleared(h / judged, w / judged) : null);
     }
   return {
     corners: reading.corners,
@@ -296,9 +298,15 @@ function gathered(
     kept,
     seen,
     clearsWet: found.wetHaze ? clears : null,
-    colours: coloursOf(picture, cell),
+    colours,
     isWhitened,
   };
+}
+
+function toldBy({ boxColumns, boxRows, sizeMm }: Cells): CellMap {
+  const by = Math.max(1, Math.round(CELL_MM / sizeMm));
+  const [columns, rows] = [Math.max(1, Math.round(boxColumns / by)), Math.max(1, Math.round(boxRows / by))];
+  return { widthMm: (boxColumns * sizeMm) / columns, heightMm: (boxRows * sizeMm) / rows, columns, rows };
 }
 
 /** Mean colour of the picture in each cell. */
@@ -353,10 +361,10 @@ export function readPiece(
   const wetLaid = photos.wet ? register(sought, photos.wet, null) : null;
   if (wetLaid && !wetLaid.ok) return wetLaid;
   onPart(0.7);
-  const { cells, expected } = sought;
+  const { cells } = sought;
   const dry = sightOf(cells, photos.dry, laid.value.at);
   const wet = photos.wet && wetLaid?.ok ? sightOf(cells, photos.wet, wetLaid.value.at) : null;
   const found = estimate(groundsOf(cells), dry, wet);
   onPart(1);
-  return ok(gathered(cells, found, dry, laid.value, expected));
+  return ok(gathered(sought, found, dry, laid.value));
 }

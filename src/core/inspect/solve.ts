@@ -6,7 +6,7 @@
  */
 import { CHANNELS, FIBRES, bareLight, lightAt, type Cells } from './layers';
 import { costFor, hazeFor, misfitsOf, spreadOf, valueOf, type Lit, type Quadratic } from './misfit';
-import { cheapestAlongPaths } from './paths';
+import { LANES, cheapestAlongPaths } from './paths';
 
 export interface Solved {
   /** Shares 0–1 for each cell of the frame. */
@@ -27,11 +27,13 @@ const HAZE_PRICE = 0.25;
 const MOST_COST = 40;
 const SMOOTH_RADIUS = 2;
 const TURNS = 3;
-/** Toner is tried in so many steps. */
-const KEPT_STEPS = 11;
-const PRICES = Array.from({ length: KEPT_STEPS }, (_, step) =>
-  step === KEPT_STEPS - 1 ? 0 : LOSS_ENTRY + LOSS_PRICE * (1 - step / (KEPT_STEPS - 1)),
-);
+/** Toner is tried in so many steps: fewer of one photo, which only finds the light so. */
+const KEPT_STEPS = { both: 11, one: 6 };
+const pricesOf = (steps: number) =>
+  Float64Array.from({ length: steps }, (_, step) =>
+    step === steps - 1 ? 0 : LOSS_ENTRY + LOSS_PRICE * (1 - step / (steps - 1)),
+  );
+const PRICES = { both: pricesOf(KEPT_STEPS.both), one: pricesOf(KEPT_STEPS.one) };
 const CELLS_AROUND = (2 * SMOOTH_RADIUS + 1) ** 2;
 
 /** Along paths: what is tried, and what it costs. */
@@ -72,6 +74,8 @@ export function solveTogether(cells: Cells, dry: Lit, wet: Lit | null): Weighed 
   const { columns, rows } = cells;
   const count = columns * rows;
   const own = misfitsOf(cells, dry, wet);
+  const prices = PRICES[wet ? 'both' : 'one'];
+  const [steps, stepSize] = [prices.length, 1 / (prices.length - 1)];
   const held = new Float32Array(count);
   const around = (quadratic: Quadratic) =>
     quadratic.map((values) => {
@@ -79,18 +83,19 @@ export function solveTogether(cells: Cells, dry: Lit, wet: Lit | null): Weighed 
       windowed(summed, columns, rows, SMOOTH_RADIUS, held);
       return summed;
     }) as Quadratic;
+  const [[s0, s1, s2], [b0, b1, b2], [m0, m1, m2]] = [around(own.slope), around(own.bow), around(own.misfit)];
   // First, all of a neighbourhood together.
   const haze = new Float32Array(count);
   const kept = new Float32Array(count);
-  const all = { slope: around(own.slope), bow: around(own.bow), misfit: around(own.misfit) };
   for (let at = 0; at < count; at++) {
     let least = Infinity;
-    for (let step = 0; step < KEPT_STEPS; step++) {
-      const k = step / (KEPT_STEPS - 1);
-      const [slope, bow] = [valueOf(all.slope, at, k), valueOf(all.bow, at, k)];
+    for (let step = 0; step < steps; step++) {
+      const k = step * stepSize;
+      const slope = s0[at] + k * (s1[at] + k * s2[at]);
+      const bow = b0[at] + k * (b1[at] + k * b2[at]);
       const h = hazeFor(slope, bow, HAZE_PRICE * CELLS_AROUND);
-      const misfit = costFor(slope, bow, valueOf(all.misfit, at, k), h);
-      const cost = misfit + CELLS_AROUND * (PRICES[step] + 2 * HAZE_PRICE * h);
+      const misfit = costFor(slope, bow, m0[at] + k * (m1[at] + k * m2[at]), h);
+      const cost = misfit + CELLS_AROUND * (prices[step] + 2 * HAZE_PRICE * h);
       if (cost < least) {
         least = cost;
         haze[at] = h;
@@ -100,29 +105,34 @@ export function solveTogether(cells: Cells, dry: Lit, wet: Lit | null): Weighed 
   }
   // Then each cell its own loss under its neighbours' haze, and the haze anew.
   const [slope, bow] = [new Float32Array(count), new Float32Array(count)];
-  const [s, b, m] = [own.slope, own.bow, own.misfit];
+  const {
+    slope: [t0, t1, t2],
+    bow: [c0, c1, c2],
+    misfit: [n0, n1, n2],
+  } = own;
   let misfit = 0;
   for (let turn = 0; turn < TURNS; turn++) {
     misfit = 0;
     for (let at = 0; at < count; at++) {
       const h = haze[at];
       // At this haze the misfit is a parabola in toner.
-      const a0 = m[0][at] - 2 * h * s[0][at] + h * h * b[0][at];
-      const a1 = m[1][at] - 2 * h * s[1][at] + h * h * b[1][at];
-      const a2 = m[2][at] - 2 * h * s[2][at] + h * h * b[2][at];
+      const a0 = costFor(t0[at], c0[at], n0[at], h);
+      const a1 = costFor(t1[at], c1[at], n1[at], h);
+      const a2 = costFor(t2[at], c2[at], n2[at], h);
       let best = Infinity;
-      for (let step = 0; step < KEPT_STEPS; step++) {
-        const k = step / (KEPT_STEPS - 1);
+      for (let step = 0; step < steps; step++) {
+        const k = step * stepSize;
         const off = a0 + k * (a1 + k * a2);
-        const cost = (off < MOST_COST ? off : MOST_COST) + PRICES[step];
+        const cost = (off < MOST_COST ? off : MOST_COST) + prices[step];
         if (cost < best) {
           best = cost;
           kept[at] = k;
         }
       }
       misfit += best + 2 * HAZE_PRICE * h;
-      slope[at] = valueOf(s, at, kept[at]);
-      bow[at] = valueOf(b, at, kept[at]);
+      const k = kept[at];
+      slope[at] = t0[at] + k * (t1[at] + k * t2[at]);
+      bow[at] = c0[at] + k * (c1[at] + k * c2[at]);
     }
     windowed(slope, columns, rows, SMOOTH_RADIUS, held);
     windowed(bow, columns, rows, SMOOTH_RADIUS, held);
@@ -156,23 +166,23 @@ export function solveAlongPaths(cells: Cells, dry: Lit): Solved {
   const { columns, rows } = cells;
   const count = columns * rows;
   const own = misfitsOf(cells, dry, null);
-  const labels = HAZES.length * KEPT.length;
-  const costs = new Float32Array(count * labels);
-  for (let at = 0; at < count; at++) {
+  const [s, b, m] = [own.slope, own.bow, own.misfit];
+  const costsOf = (at: number, into: Float32Array, from: number) => {
     // Bare blank, and what is not seen, follows what lies round about.
-    if (own.bow[0][at] === 0) continue;
-    for (let k = 0; k < KEPT.length; k++) {
-      const [slope, bow] = [valueOf(own.slope, at, KEPT[k]), valueOf(own.bow, at, KEPT[k])];
-      const misfit = valueOf(own.misfit, at, KEPT[k]);
-      const to = at * labels + k * HAZES.length;
-      const price = KEPT[k] === 1 ? 0 : ALONG.lossEntry + ALONG.lossPrice * (1 - KEPT[k]);
+    if (b[0][at] === 0) return;
+    for (let e = 0; e < KEPT.length; e++) {
+      const k = KEPT[e];
+      const slope = s[0][at] + k * (s[1][at] + k * s[2][at]);
+      const bow = b[0][at] + k * (b[1][at] + k * b[2][at]);
+      const misfit = m[0][at] + k * (m[1][at] + k * m[2][at]);
+      const price = k === 1 ? 0 : ALONG.lossEntry + ALONG.lossPrice * (1 - k);
       for (let i = 0; i < HAZES.length; i++) {
         const cost = unevenCost(slope, bow, misfit, i);
-        costs[to + i] = (cost < MOST_COST ? cost : MOST_COST) + price + ALONG.hazePrice * HAZES[i];
+        into[from + i * LANES + e] = (cost < MOST_COST ? cost : MOST_COST) + price + ALONG.hazePrice * HAZES[i];
       }
     }
-  }
-  const chosen = cheapestAlongPaths(costs, columns, rows, CHANGES);
+  };
+  const chosen = cheapestAlongPaths(costsOf, columns, rows, CHANGES);
   const [haze, kept, bow] = [new Float32Array(count), new Float32Array(count), new Float32Array(count)];
   for (let at = 0; at < count; at++) {
     kept[at] = KEPT[Math.floor(chosen[at] / HAZES.length)];

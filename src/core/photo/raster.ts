@@ -31,12 +31,15 @@ export function reduced({ data, width, height }: Gray, by: number): Gray {
   if (by <= 1) return { data, width, height };
   const [w, h] = [Math.floor(width / by), Math.floor(height / by)];
   const out = new Float32Array(w * h);
+  const share = 1 / (by * by);
+  // A row at a time, in the order in which it lies in memory.
   for (let y = 0; y < h; y++)
-    for (let x = 0; x < w; x++) {
-      let sum = 0;
-      for (let j = 0; j < by; j++) for (let i = 0, at = (y * by + j) * width + x * by; i < by; i++) sum += data[at + i];
-      out[y * w + x] = sum / (by * by);
-    }
+    for (let j = 0; j < by; j++)
+      for (let x = 0, to = y * w, at = (y * by + j) * width; x < w; x++, to++) {
+        let sum = 0;
+        for (const end = at + by; at < end; at++) sum += data[at];
+        out[to] += share * sum;
+      }
   return { data: out, width: w, height: h };
 }
 

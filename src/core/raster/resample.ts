@@ -4,7 +4,7 @@
  * sharp do. The passes are a WebAssembly kernel of under 1 kB; its plain twin runs where there is none. Memory: a band
  * of the source's columns, output width × (vertical taps + one band).
  */
-import { assert, fail, ok, type Result } from '@/core/shared';
+import { FIRST_FREE_BYTE, assert, fail, ok, startKernel, type Result } from '@/core/shared';
 import type { RectPx, SizePx } from '@/core/picture/crop';
 import { RESAMPLE_WASM } from './kernel/resample.bytes';
 import { lanczosWeights, type AxisWeights } from './lanczos-weights';
@@ -39,34 +39,16 @@ export type RowSink = (firstRow: number, rows: number, pixels: Uint8ClampedArray
 
 /** Rows that are asked for at a time, at the most. */
 export const BAND_ROWS = 128;
-const PAGE_BYTES = 65_536;
-/** The compiled kernel keeps its own first kilobyte. */
-const FIRST_FREE = 1024;
 const ONE = 1 << WEIGHT_BITS;
 
 export type ResampleCode = 'crop-empty';
 
 /** The kernel with its memory, or the plain passes where WebAssembly or its SIMD is missing. One job at a time. */
-export async function loadResampler(): Promise<ResamplePasses> {
-  if (typeof WebAssembly === 'undefined') return plainPasses();
-  const memory = new WebAssembly.Memory({ initial: 1 });
-  const module = await WebAssembly.instantiate(
-    Uint8Array.from(atob(RESAMPLE_WASM), (letter) => letter.charCodeAt(0)),
-    { env: { memory } },
-  ).catch(() => null);
-  if (!module) return plainPasses();
-  const { horizontal, vertical, tone, colour } = module.instance.exports as unknown as Omit<ResamplePasses, 'reserve'>;
-  return {
-    horizontal,
-    vertical,
-    tone,
-    colour,
-    reserve(bytes) {
-      const lacking = Math.ceil((bytes - memory.buffer.byteLength) / PAGE_BYTES);
-      if (lacking > 0) memory.grow(lacking);
-      return memory.buffer;
-    },
-  };
+export function loadResampler(): ResamplePasses {
+  const kernel = startKernel<Omit<ResamplePasses, 'reserve'>>(RESAMPLE_WASM);
+  if (!kernel) return plainPasses();
+  const { horizontal, vertical, tone, colour } = kernel.exports;
+  return { horizontal, vertical, tone, colour, reserve: kernel.reserve };
 }
 
 /** @param tone laid on as rows come out; null leaves the levels */
@@ -89,7 +71,7 @@ export async function resample(
   const along = wholeWeights(lanczosWeights(source.heightPx, crop.yPx, crop.heightPx, out.heightPx), 2);
   const { left, width } = columnsOf(across, source.widthPx);
   // One block of memory: tables, weights, a band of the source, the ring of filtered rows, a band of the output.
-  let end = FIRST_FREE;
+  let end = FIRST_FREE_BYTE;
   const place = (bytes: number): number => {
     const at = end;
     end += Math.ceil(bytes / 16) * 16;

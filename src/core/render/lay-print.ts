@@ -3,6 +3,7 @@
  * sheen. Whole numbers of 12 bits. There are two of it: a WebAssembly kernel of a few hundred bytes, and the plain
  * function that it is held to and that runs where there is no WebAssembly.
  */
+import { FIRST_FREE_BYTE, startKernel } from '@/core/shared';
 import { LAY_PRINT_WASM } from './kernel/lay-print.bytes';
 
 interface LayTables {
@@ -56,10 +57,8 @@ type Kernel = (
   greyBlue: number,
 ) => void;
 
-const PAGE_BYTES = 65_536;
 const TABLE_BYTES = 512;
-/** The compiled kernel keeps its own first kilobyte. */
-const TABLES_AT = 1024;
+const TABLES_AT = FIRST_FREE_BYTE;
 const FACE_AT = TABLES_AT + 3 * TABLE_BYTES;
 const PIXELS_AT = FACE_AT + FULL_LIGHT;
 
@@ -67,35 +66,29 @@ const PIXELS_AT = FACE_AT + FULL_LIGHT;
  * The kernel with its memory, or the plain function where WebAssembly is missing. What stays the same between calls is
  * not copied again.
  */
-export async function loadLayPrint(): Promise<LayPrint> {
-  if (typeof WebAssembly === 'undefined') return layPrintPlain;
-  const memory = new WebAssembly.Memory({ initial: 1 });
-  const module = await WebAssembly.instantiate(
-    Uint8Array.from(atob(LAY_PRINT_WASM), (letter) => letter.charCodeAt(0)),
-    { env: { memory } },
-  ).catch(() => null);
-  if (!module) return layPrintPlain;
-  const kernel = module.instance.exports.layPrint as Kernel;
+export function loadLayPrint(): LayPrint {
+  const started = startKernel<{ layPrint: Kernel }>(LAY_PRINT_WASM);
+  if (!started) return layPrintPlain;
+  const { layPrint: kernel } = started.exports;
+  let memory = started.reserve(0);
   let held: { picture: Uint8ClampedArray; under: Uint16Array } | null = null;
   return (picture, under, { red, green, blue, face, grey }) => {
     const count = picture.length / 4;
     const [underAt, pictureAt, outAt] = [PIXELS_AT, PIXELS_AT + count * 8, PIXELS_AT + count * 12];
-    const lacking = Math.ceil((PIXELS_AT + count * 16 - memory.buffer.byteLength) / PAGE_BYTES);
+    const reserved = started.reserve(PIXELS_AT + count * 16);
     // Growing throws the old views away.
-    if (lacking > 0) {
-      memory.grow(lacking);
-      held = null;
-    }
+    if (reserved !== memory) held = null;
+    memory = reserved;
     if (held?.picture !== picture || held.under !== under) {
-      new Uint16Array(memory.buffer, underAt, under.length).set(under);
-      new Uint8ClampedArray(memory.buffer, pictureAt, picture.length).set(picture);
+      new Uint16Array(memory, underAt, under.length).set(under);
+      new Uint8ClampedArray(memory, pictureAt, picture.length).set(picture);
       held = { picture, under };
     }
-    const tables = new Uint16Array(memory.buffer, TABLES_AT, 768);
+    const tables = new Uint16Array(memory, TABLES_AT, 768);
     tables.set(red, 0);
     tables.set(green, 256);
     tables.set(blue, 512);
-    new Uint8ClampedArray(memory.buffer, FACE_AT, FULL_LIGHT).set(face);
+    new Uint8ClampedArray(memory, FACE_AT, FULL_LIGHT).set(face);
     kernel(
       pictureAt,
       underAt,
@@ -107,6 +100,6 @@ export async function loadLayPrint(): Promise<LayPrint> {
       FACE_AT,
       ...(grey ?? ([0, 0, 0] as const)),
     );
-    return new Uint8ClampedArray(memory.buffer, outAt, picture.length);
+    return new Uint8ClampedArray(memory, outAt, picture.length);
   };
 }

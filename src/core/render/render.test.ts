@@ -332,8 +332,8 @@ describe('surfaces', () => {
 });
 
 describe('the kernel and its plain twin', () => {
-  it('give the same to the bit, in colour and in grey, at any size', async () => {
-    const kernel = await loadLayPrint();
+  it('give the same to the bit, in colour and in grey, at any size', () => {
+    const kernel = loadLayPrint();
     expect(kernel).not.toBe(layPrintPlain);
     fc.assert(
       fc.property(

@@ -11,7 +11,7 @@ export interface Inspector {
   worker: Worker;
   /** Its one handle: with the last of them the worker would hear no more. */
   job: Remote<InspectJob>;
-  /** Whether it is still to read: it reads once. */
+  /** Whether it is still to read: it reads once, and its memory goes with it. */
   fresh: boolean;
 }
 
@@ -23,16 +23,17 @@ export function prepareInspector(order: SoughtOrder): Inspector {
   return { worker, job, fresh: true };
 }
 
-/** Reads a photo of the piece, or two; with progress from 0 to 1. The inspector ends with it. */
+/** Reads a photo of the piece, or two; with the photo to be shown, and progress from 0 to 1. The inspector ends with it. */
 export function inspectPiece(
   inspector: Inspector,
   order: InspectOrder,
+  onPhoto: (photo: ImageBitmap) => void,
   onProgress: (share: number, outline?: Point[]) => void,
 ): Running<Result<Inspected, InspectJobCode>> {
   inspector.fresh = false;
   return startWorker<Result<Inspected, InspectJobCode>>(
     () => inspector.worker,
-    () => inspector.job.read(order, proxy(onProgress)),
+    () => inspector.job.read(order, proxy(onPhoto), proxy(onProgress)),
     (reason) => fail('inspect-failed', reason),
   );
 }

@@ -1,9 +1,9 @@
 import { expose } from 'comlink';
-import { readPiece, seek, type Sought } from '@/core/inspect';
+import { readPiece, rehearse, seek, type Sought } from '@/core/inspect';
 import { loadResampler } from '@/core/raster';
 import { fail, ok, type Result } from '@/core/shared';
 import { bitmapRows, decodeUpright } from '../bitmap-rows';
-import { reducedPhoto, type ReducedPhoto } from '../reduced-photo';
+import { reducedPhoto, shownPhoto, type ReducedPhoto } from '../reduced-photo';
 import { paintLanded } from './landed';
 import type { InspectJob, InspectJobCode, SoughtOrder } from './protocol';
 
@@ -19,11 +19,13 @@ const asFile = (photo: ReducedPhoto): Promise<Blob> =>
   photo.canvas.convertToBlob({ type: 'image/jpeg', quality: QUALITY });
 
 let prepared: Promise<Result<Sought, InspectJobCode>> | null = null;
+/** A photo has come. */
+let isAsked = false;
 
 async function sought({ landed, picture }: SoughtOrder): Promise<Result<Sought, InspectJobCode>> {
   const bitmap = await decodeUpright(picture);
   if (!bitmap) return fail('picture-broken', 'the picture could not be decoded');
-  const print = await paintLanded(landed, bitmapRows(bitmap, landed.turning), await loadResampler());
+  const print = await paintLanded(landed, bitmapRows(bitmap, landed.turning), loadResampler());
   bitmap.close();
   if (!print.ok) return print;
   const { box: _, ...blank } = landed.blank;
@@ -33,14 +35,19 @@ async function sought({ landed, picture }: SoughtOrder): Promise<Result<Sought, 
 const job: InspectJob = {
   async prepare(order) {
     prepared = sought(order);
-    await prepared;
+    const print = await prepared;
+    // Not where a photo waits already.
+    setTimeout(() => !isAsked && print.ok && rehearse(print.value));
   },
-  async read({ dry, wet, corners }, onPart) {
+  async read({ dry, wet, corners }, onPhoto, onPart) {
+    isAsked = true;
     const print = await prepared;
     if (!print) return fail('inspect-failed', 'expected a print to look for, got none');
     if (!print.ok) return print;
     onPart(PAINTED);
-    const [dryPhoto, wetPhoto] = [await photoOf(dry), wet && (await photoOf(wet))];
+    const dryPhoto = await photoOf(dry);
+    if (dryPhoto) onPhoto(shownPhoto(dryPhoto));
+    const wetPhoto = wet && (await photoOf(wet));
     if (!dryPhoto || (wet && !wetPhoto)) return fail('photo-broken', 'the photo could not be decoded');
     const { width, height } = dryPhoto.pixels;
     const set = corners?.map(({ x, y }) => ({ x: x * width, y: y * height })) ?? null;

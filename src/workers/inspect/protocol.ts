@@ -31,6 +31,8 @@ export interface InspectJob {
   /** Photos of what was prepared. */
   read(
     order: InspectOrder,
+    /** The dry photo, as soon as it is decoded. */
+    onPhoto: (photo: ImageBitmap) => void,
     /** With where the print seems to lie, shares of the dry photo's size, as soon as that is known. */
     onPart: (share: number, outline?: Point[]) => void,
   ): Promise<Result<Inspected, InspectJobCode>>;

@@ -103,7 +103,7 @@ const job: LookJob = {
         picture ? { picture, tone, kept: order.kept, optics: order.optics } : null,
         order.optics.sheen,
         out,
-        await kernel,
+        kernel,
       );
     }
     const shown = order.standing

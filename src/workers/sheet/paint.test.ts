@@ -97,7 +97,7 @@ async function sheetOf(
   });
   if (!made.ok) throw new Error(made.error.code);
   const pack = made.value;
-  const passes = await loadResampler();
+  const passes = loadResampler();
   const images = [];
   for (const layout of pack.pages) {
     const ofPage = [];

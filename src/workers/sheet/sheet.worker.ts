@@ -52,7 +52,7 @@ async function paintRows(
   const painted = await paintPrint(context, {
     print,
     source: print.picture ? (pictures[print.picture.source]?.source(print.picture.turning) ?? null) : null,
-    passes: await passes,
+    passes,
     mirrored: sheet.mirrored,
     dotsPerMm,
     whole: { widthPx: Math.round(widthMm * dotsPerMm), heightPx: Math.round(heightMm * dotsPerMm) },

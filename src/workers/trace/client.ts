@@ -1,4 +1,4 @@
-import { wrap } from 'comlink';
+import { proxy, wrap } from 'comlink';
 import { fail, type Result } from '@/core/shared';
 import { startWorker, type Running } from '../running';
 import type { TraceJob, TraceJobCode, Traced } from './protocol';
@@ -6,9 +6,13 @@ import type { TraceJob, TraceJobCode, Traced } from './protocol';
 const create = () => new Worker(new URL('./trace.worker.ts', import.meta.url), { type: 'module' });
 
 /** Traces a blank in a photo, in a worker of its own. */
-export const traceBlank = (photo: Blob, longMm: number): Running<Result<Traced, TraceJobCode>> =>
+export const traceBlank = (
+  photo: Blob,
+  longMm: number,
+  onPhoto: (photo: ImageBitmap) => void,
+): Running<Result<Traced, TraceJobCode>> =>
   startWorker<Result<Traced, TraceJobCode>>(
     create,
-    (worker) => wrap<TraceJob>(worker).trace(photo, longMm),
+    (worker) => wrap<TraceJob>(worker).trace(photo, longMm, proxy(onPhoto)),
     (reason) => fail('trace-failed', reason),
   );

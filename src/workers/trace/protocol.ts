@@ -13,6 +13,9 @@ export interface Traced {
 export type TraceJobCode = TraceCode | 'picture-broken' | 'trace-failed';
 
 export interface TraceJob {
-  /** @param longMm the longest side or the diameter, as typed */
-  trace(photo: Blob, longMm: number): Promise<Result<Traced, TraceJobCode>>;
+  /**
+   * @param longMm the longest side or the diameter, as typed
+   * @param onPhoto the photo as soon as it is decoded
+   */
+  trace(photo: Blob, longMm: number, onPhoto: (photo: ImageBitmap) => void): Promise<Result<Traced, TraceJobCode>>;
 }

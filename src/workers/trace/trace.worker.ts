@@ -1,7 +1,7 @@
 import { expose } from 'comlink';
 import { fail, ok } from '@/core/shared';
 import { faceOf, traceBoard } from '@/core/trace';
-import { reducedPhoto } from '../reduced-photo';
+import { reducedPhoto, shownPhoto } from '../reduced-photo';
 import type { TraceJob } from './protocol';
 
 /** Edges are found between pixels: more of them tell little. */
@@ -9,9 +9,10 @@ const LONGEST_PX = 1800;
 const QUALITY = 0.9;
 
 const job: TraceJob = {
-  async trace(photo, longMm) {
+  async trace(photo, longMm, onPhoto) {
     const taken = await reducedPhoto(photo, (width, height) => LONGEST_PX / Math.max(width, height));
     if (!taken) return fail('picture-broken', 'the photo could not be decoded');
+    onPhoto(shownPhoto(taken));
     const { pixels } = taken;
     const traced = traceBoard(pixels, longMm);
     if (!traced.ok) return traced;

@@ -18,7 +18,7 @@ export interface ReadingJob {
   /** Share done, 0–1; null while none is read. */
   progress: number | null;
   /** The photo that is being read, with where the print seems to lie as soon as that is known. */
-  underWay: { photo: Blob; outline: readonly Point[] | null } | null;
+  underWay: { photo: ImageBitmap; outline: readonly Point[] | null } | null;
   cancel: () => void;
   /** A photo of the dry piece becomes a new reading. */
   readDry: (photo: Blob) => void;
@@ -46,13 +46,17 @@ export function useReading(): ReadingJob {
     const inspector = inspectorFor();
     if (!inspector) return;
     setUnfound(null);
-    setUnderWay({ photo: dry, outline: null });
     job.run(
       (onProgress) => {
-        const running = inspectPiece(inspector, { dry, wet, corners }, (share, outline) => {
-          onProgress(share);
-          if (outline) setUnderWay({ photo: dry, outline });
-        });
+        const running = inspectPiece(
+          inspector,
+          { dry, wet, corners },
+          (photo) => setUnderWay({ photo, outline: null }),
+          (share, outline) => {
+            onProgress(share);
+            if (outline) setUnderWay((now) => now && { ...now, outline });
+          },
+        );
         void running.done.then((result) => {
           setUnderWay(null);
           if (result && !result.ok && NOT_FOUND.has(result.error.code)) setUnfound(dry);

@@ -1,9 +1,9 @@
 'use client';
 import { Button, LinearProgress } from '@mui/material';
 import { ImageUp } from 'lucide-react';
-import { useEffect, useRef } from 'react';
 import { FileButton, useFileDrop } from '@/ui';
 import type { PictureTaking } from '../use-take-picture';
+import { BitmapCanvas } from '../drawings/bitmap-canvas';
 import { PicturePick } from './picture-pick';
 import css from './picture.module.css';
 import { say } from '@/words/say';
@@ -14,7 +14,7 @@ export function PictureDrop({ taking }: { taking: PictureTaking }) {
   return (
     <div {...frame} className={css.drop} data-active={over}>
       {taking.first ? (
-        <FirstPreview bitmap={taking.first} />
+        <BitmapCanvas bitmap={taking.first} className={css.first} testId="first-preview" />
       ) : taking.busy ? (
         <p>{say`Reading the picture …`}</p>
       ) : (
@@ -32,21 +32,5 @@ export function PictureDrop({ taking }: { taking: PictureTaking }) {
         </div>
       )}
     </div>
-  );
-}
-
-function FirstPreview({ bitmap }: { bitmap: ImageBitmap }) {
-  const canvas = useRef<HTMLCanvasElement>(null);
-  useEffect(() => {
-    canvas.current?.getContext('2d')?.drawImage(bitmap, 0, 0);
-  }, [bitmap]);
-  return (
-    <canvas
-      ref={canvas}
-      width={bitmap.width}
-      height={bitmap.height}
-      className={css.first}
-      data-testid="first-preview"
-    />
   );
 }

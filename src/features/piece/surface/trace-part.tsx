@@ -25,7 +25,7 @@ export function TracePart({ analysis }: { analysis: Analysis | null }) {
   const report = useReport();
   const units = useUnits();
   const [longMm, setLongMm] = useState<number | null>(null);
-  const [shown, setShown] = useState<{ photo: File; traced: Traced | null } | null>(null);
+  const [shown, setShown] = useState<{ photo: ImageBitmap | null; traced: Traced | null } | null>(null);
   const running = useRef<Running<unknown> | null>(null);
   useEffect(() => () => running.current?.cancel(), []);
   const typedMm = longMm ?? (widthMm === null ? null : Math.max(widthMm, heightMm ?? 0));
@@ -33,13 +33,15 @@ export function TracePart({ analysis }: { analysis: Analysis | null }) {
   const read = (photo: File) => {
     if (typedMm === null) return;
     running.current?.cancel();
-    setShown({ photo, traced: null });
-    const job = traceBlank(photo, typedMm);
+    setShown({ photo: null, traced: null });
+    const job = traceBlank(photo, typedMm, (bitmap) => {
+      if (running.current === job) setShown({ photo: bitmap, traced: null });
+    });
     running.current = job;
     void job.done.then((result) => {
       if (running.current !== job || result === null) return;
       report(result);
-      setShown(result.ok ? { photo, traced: result.value } : null);
+      setShown((now) => (result.ok && now ? { ...now, traced: result.value } : null));
     });
   };
   useTaker(say`the blank is traced in it`, typedMm === null ? null : read);
@@ -112,7 +114,7 @@ export function TracePart({ analysis }: { analysis: Analysis | null }) {
         </div>
       </Fields>
       {busy && <LinearProgress aria-label={say`Tracing the blank`} />}
-      {shown && (
+      {shown?.photo && (
         <PhotoOutline
           photo={shown.photo}
           alt={say`The photo of the blank`}
