@@ -96,7 +96,8 @@ const CHIPS = [
 
 const inPrint = (svg: string): string => `<g transform="translate(${PRINT.x} ${PRINT.y})">${svg}</g>`;
 const frame = (stroked: string, width: number, grow = 0): string =>
-  `<rect x="${-grow}" y="${-grow}" width="${PRINT.width + 2 * grow}" height="${PRINT.height + 2 * grow}" fill="none" stroke="${stroked}" stroke-width="${width}"/>`;
+  `<rect x="${-grow}" y="${-grow}" width="${PRINT.width + 2 * grow}" height="${PRINT.height + 2 * grow}" fill="none"
+    stroke="${stroked}" stroke-width="${width}"/>`;
 
 const polygon = (points: string): Mask => {
   const ring = points.split(' ').map((pair) => pair.split(',').map(Number));
@@ -145,7 +146,8 @@ const DRAWINGS: Readonly<Record<FaultSignId, Drawing>> = {
       Array.from(
         { length: 8 },
         (_, k) =>
-          `<ellipse cx="120" cy="66" rx="${4 + k * 3.6}" ry="${6 + k * 4.6}" fill="none" stroke="#efe9dc" stroke-opacity=".8" stroke-width="1.5" transform="rotate(20 120 66)"/>`,
+          `<ellipse cx="120" cy="66" rx="${4 + k * 3.6}" ry="${6 + k * 4.6}" fill="none" stroke="#efe9dc"
+            stroke-opacity=".8" stroke-width="1.5" transform="rotate(20 120 66)"/>`,
       ).join(''),
     ),
   },
@@ -156,13 +158,15 @@ const DRAWINGS: Readonly<Record<FaultSignId, Drawing>> = {
   'white-rim': { over: inPrint(frame('#fbfaf6', 6, 2)) },
   lip: {
     over: inPrint(
-      `<path d="M0 ${PRINT.height} V0 H${PRINT.width}" fill="none" stroke="#fff" stroke-opacity=".85" stroke-width="2.5"/><path d="M0 ${PRINT.height} H${PRINT.width} V0" fill="none" stroke="#1c140c" stroke-opacity=".6" stroke-width="3"/>`,
+      `<path d="M0 ${PRINT.height} V0 H${PRINT.width}" fill="none" stroke="#fff" stroke-opacity=".85" stroke-width="2.5"/>
+        <path d="M0 ${PRINT.height} H${PRINT.width} V0" fill="none" stroke="#1c140c" stroke-opacity=".6" stroke-width="3"/>`,
     ),
   },
   crooked: { over: '' },
   'wrong-size': {
     print: { x: 48, y: 34, width: 168, height: 108 },
-    over: `<rect x="${PRINT.x}" y="${PRINT.y}" width="${PRINT.width}" height="${PRINT.height}" fill="none" stroke="#1E2126" stroke-width="1.5" stroke-dasharray="6 4"/>`,
+    over: `<rect x="${PRINT.x}" y="${PRINT.y}" width="${PRINT.width}" height="${PRINT.height}" fill="none" stroke="#1E2126"
+      stroke-width="1.5" stroke-dasharray="6 4"/>`,
   },
   'edges-lift': {
     lost: (x, y) => clamp((16 * valueNoise(x / 15, y / 15, 5) - fromEdge(x, y)) / 3, 0, 1),

@@ -48,6 +48,7 @@ export { HoldButton } from './hold-button';
 export { TypedField, type TypedFieldProps } from './typed-field';
 export { Plot } from './plot';
 export { TextButton } from './text-button';
+export { AtShare, ShareBar } from './along';
 export { FirstFew } from './first-few';
 export { ReadingProvider, useReading } from './reading-context';
 export { focusOn } from './focus-on';

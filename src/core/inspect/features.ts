@@ -29,6 +29,9 @@ const LEAST_SIDE = 24;
 const LEAST_CONTRAST = 0.004;
 const MOST_EDGE = 10;
 
+/** A mean over squares leaves some of what is finer: so much of a pixel takes it away. */
+const SHRUNK_BLUR = 0.7;
+
 /**
  * Made smaller to so many pixels along its longer side, each the mean of what it covers; never larger.
  *
@@ -64,7 +67,7 @@ export function shrunk(image: Gray, side: number): { image: Gray; by: number } {
       for (let at = y * width, k = 0; k < width; k++, at++) out[at] += weight * line[k];
     }
   }
-  return { image: { data: out, width, height }, by };
+  return { image: blurred({ data: out, width, height }, SHRUNK_BLUR), by };
 }
 
 function halved({ data, width, height }: Gray): Gray {

@@ -202,9 +202,10 @@ function placeIn(
       const h = inMillimetres(one.h, density, by);
       const like = likeIn(glance, shades, h, NO_BEND);
       if (!best || like > best.like) best = { ...one, h, like };
-      if (best.like > (best.pairs.length >= SURE.pairs ? SURE.like : SURE.likeByFewer)) return best;
     }
-    if (best && best.like >= leastLike(best)) onSeen(best.h);
+    if (!best) continue;
+    if (best.like > (best.pairs.length >= SURE.pairs ? SURE.like : SURE.likeByFewer)) return best;
+    if (best.like >= leastLike(best)) onSeen(best.h);
   }
   return best;
 }

@@ -1,14 +1,15 @@
 'use client';
-import { useEffect, useMemo, useRef, type CSSProperties } from 'react';
+import { useEffect, useMemo, useRef } from 'react';
 import { useStoredPicture } from '@/features/shelf';
 import { drawLook } from '@/workers/look/client';
 import type { LookOrder } from '@/workers/look/protocol';
+import css from './look.module.css';
 
 const FIRST_COARSER = 3;
 
 interface CanvasProps {
   order: LookOrder | null;
-  style?: CSSProperties;
+  /** Without one it fills what it lies in. */
   className?: string;
   testId?: string | undefined;
 }
@@ -29,7 +30,7 @@ function FacedCanvas({ order, faceId, ...props }: CanvasProps & { faceId: string
 }
 
 /** While one drawing is under way only the newest order waits. */
-function DrawnCanvas({ order, style, className, testId }: CanvasProps) {
+function DrawnCanvas({ order, className = css.filling ?? '', testId }: CanvasProps) {
   const canvas = useRef<HTMLCanvasElement>(null);
   const waiting = useRef<LookOrder | null>(null);
   const busy = useRef(false);
@@ -59,7 +60,7 @@ function DrawnCanvas({ order, style, className, testId }: CanvasProps) {
       busy.current = false;
     })();
   }, [order]);
-  return <canvas ref={canvas} style={style} className={className} data-testid={testId} aria-hidden />;
+  return <canvas ref={canvas} className={className} data-testid={testId} aria-hidden />;
 }
 
 /** The canvas as part of an SVG drawing in mm. */
@@ -79,6 +80,6 @@ export const LookInSvg = ({
   testId?: string | undefined;
 }) => (
   <foreignObject x={xMm} y={yMm} width={widthMm} height={heightMm}>
-    <LookCanvas order={order} testId={testId} style={{ display: 'block', width: widthMm, height: heightMm }} />
+    <LookCanvas order={order} testId={testId} />
   </foreignObject>
 );

@@ -1,7 +1,7 @@
 import { Table, TableBody, TableCell, TableHead, TableRow } from '@mui/material';
 import { drawnFrom, leftOf } from '@/storage';
 import type { Piece, StashItem } from '@/records';
-import { useUnits, dated, TextButton, noonOf } from '@/ui';
+import { ShareBar, useUnits, dated, TextButton, noonOf } from '@/ui';
 import type { Wording } from '@/words';
 import css from './stash.module.css';
 import { say } from '@/words/say';
@@ -57,7 +57,7 @@ export function ItemTable({
                 {full !== null && left !== null && <span className={css.of}> {say`of ${amount(full, item)}`}</span>}
                 {left !== null && full !== null && full > 0 && item.unit === 'ml' && (
                   <span className={css.level} aria-hidden>
-                    <span style={{ width: `${Math.min(100, (left / full) * 100)}%` }} data-low={left / full < 0.2} />
+                    <ShareBar share={left / full} data-low={left / full < 0.2} />
                   </span>
                 )}
               </TableCell>

@@ -6,7 +6,7 @@ import { thingsOf, type PieceInPlan, type Schedule } from '@/features/agenda';
 import { counted } from '@/words';
 import { useRoomNow } from '@/features/at-hand';
 import { useSettings } from '@/features/shell';
-import { FirstFew, WETNESS_WORDS, WetnessMark, clockTime, useNow, useUnits, TextButton, lasting } from '@/ui';
+import { FirstFew, ShareBar, WETNESS_WORDS, WetnessMark, clockTime, useNow, useUnits, TextButton, lasting } from '@/ui';
 import { SpareMinutes } from './spare-minutes';
 import css from './today.module.css';
 import { say } from '@/words/say';
@@ -133,7 +133,7 @@ function RackRow({ row, now }: { row: Drying; now: number }) {
         </span>
         <span className={css.until}>{untilAt === null ? say`now` : clockTime(untilAt, now)}</span>
         <span className={css.bar}>
-          <span style={{ width: `${share * 100}%` }} />
+          <ShareBar share={share} />
         </span>
       </Link>
     </li>

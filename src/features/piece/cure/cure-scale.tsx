@@ -1,6 +1,6 @@
 import type { CureClock, CureWait } from '@/core/cure';
 import { formatDuration } from '@/words/figures';
-import { Unbroken, WetnessMark, clockTime } from '@/ui';
+import { AtShare, ShareBar, Unbroken, WetnessMark, clockTime } from '@/ui';
 import css from './cure.module.css';
 import { say } from '@/words/say';
 
@@ -14,18 +14,17 @@ export function CureScale({ wait, times, now }: { wait: CureWait; times: CureClo
         { name: say`likely`, hours: wait.likelyHours, at: times?.likelyAt },
         { name: say`safe`, hours: wait.safeHours, at: times?.safeAt },
       ];
-  const share = (hours: number) => (hours / wait.safeHours) * 100;
   return (
     <div className={css.scale}>
       <div className={css.track}>
-        <span className={css.fill} style={{ width: `${(times?.share ?? 0) * 100}%` }} />
+        <ShareBar className={css.fill} share={times?.share ?? 0} />
         {marks.map(({ name, hours }) => (
-          <span key={name} className={css.mark} style={{ left: `${share(hours)}%` }} data-name={name} />
+          <AtShare key={name} className={css.mark} share={hours / wait.safeHours} name={name} />
         ))}
         {times && (
-          <span className={css.now} style={{ left: `${times.share * 100}%` }}>
+          <AtShare className={css.now} share={times.share}>
             <WetnessMark wetness={times.wetness} size={22} />
-          </span>
+          </AtShare>
         )}
       </div>
       <dl className={css.marks} data-testid="cure-times">

@@ -1,6 +1,7 @@
 import { wearSpecks, type Wear } from '@/core/mend';
 import type { Blank, RectMm } from '@/core/shape';
 import { rectOf } from '../drawings/rect-of';
+import css from './mend.module.css';
 import type { ReadHoles } from './use-holes';
 
 const MOST_NUMBERED = 12;
@@ -42,11 +43,11 @@ export function MendOverlay({
           stroke={rim.colour}
           strokeOpacity={0.7}
           strokeWidth={rim.widthMm}
-          style={{ filter: 'blur(1px)' }}
+          className={css.rim}
         />
       )}
       {glaze && (
-        <g style={{ mixBlendMode: 'multiply' }}>
+        <g className={css.glaze}>
           <path d={`${blank.path} ${printPath}`} fillRule="evenodd" fill={glaze} fillOpacity={STAIN.bare} />
           <path d={printPath} fill={glaze} fillOpacity={STAIN.picture} />
         </g>

@@ -135,7 +135,7 @@ export function CropEditor({
             data-testid="picture-preview"
             style={{ width: `min(100cqw, ${100 * shape}cqh)`, aspectRatio: shape }}
           >
-            <LookCanvas order={order} style={{ width: '100%', height: '100%', display: 'block' }} />
+            <LookCanvas order={order} />
             {shown && <FindingOverlay finding={shown.finding} analysis={shown.analysis} crop={stored} />}
           </div>
         </ReactCrop>
