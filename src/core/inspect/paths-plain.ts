@@ -25,14 +25,30 @@ export function plainSweep(memory: ArrayBuffer): Sweep {
     const labels = width * LANES;
     const rise = cell.subarray(rises / 4, rises / 4 + width);
     const onWay = cell.subarray(way / 4, way / 4 + labels);
+    const line = labels * columns;
+    const [over, ...slants] = [0, 1, 2, 3, 4].map((row) => above / 4 + row * line);
     for (let row = 0, count = 0; row < rows; row++) {
       cell.fill(0, beside / 4, beside / 4 + labels);
+      const odd = row & 1;
+      const [forwards, forwardsBefore, against, againstBefore] = [odd, 1 - odd, 2 + odd, 3 - odd].map(
+        (at) => slants[at],
+      );
       for (let column = 0; column < columns; column++, count++) {
         const from = (backwards ? columns * rows - 1 - count : count) * labels;
-        const over = (backwards ? columns - 1 - column : column) * labels;
+        const at = column * labels;
         follow(beside / 4, from);
-        follow(above / 4 + over, from);
+        follow(over + at, from);
+        leap(forwards + at, forwardsBefore + at - labels, row === 0 || column === 0);
+        follow(forwards + at, from);
+        leap(against + at, againstBefore + at + labels, row === 0 || column === columns - 1);
+        follow(against + at, from);
       }
+    }
+
+    /** A path goes on from a cell of the row before, or begins. */
+    function leap(to: number, from: number, begins: boolean): void {
+      if (begins) cell.fill(0, to, to + labels);
+      else cell.copyWithin(to, from, from + labels);
     }
 
     /** Takes a path on to a cell: what its labels cost on it stands where those of the cell before stood. */

@@ -1,6 +1,6 @@
 /**
  * Labels for the cells of a map of which each has a cost of its own for each label, and neighbours are alike: costs are
- * gathered along the straight paths that come to each cell from its four sides (semi-global matching), and the label
+ * gathered along the straight paths that come to each cell from its eight sides (semi-global matching), and the label
  * that is cheapest there is taken. A label is a pair of levels: one that changes smoothly (its change costs by its
  * size), and one with edges (any change costs the same). The paths are a WebAssembly kernel of under 1 kB; its plain
  * twin runs where there is none.
@@ -22,6 +22,8 @@ export interface Levels {
 
 export { LANES };
 const TOO_MUCH = 1e9;
+/** Rows that paths are kept in: straight down, and two for each slanting way. */
+const ROWS_ABOVE = 5;
 
 const kernel = atFirstUse(() => startKernel<{ sweep: Sweep }>(PATHS_WASM));
 
@@ -44,7 +46,12 @@ export function cheapestAlongPaths(
     end += Math.ceil(floats / LANES) * LANES * 4;
     return at;
   };
-  const [rises, way, beside, above] = [place(width), place(labels), place(labels), place(labels * columns)];
+  const [rises, way, beside, above] = [
+    place(width),
+    place(labels),
+    place(labels),
+    place(ROWS_ABOVE * labels * columns),
+  ];
   const [costs, sums] = [place(labels * cells), place(labels * cells)];
   const fast = isPlain ? null : kernel();
   const memory = fast?.reserve(end) ?? new ArrayBuffer(end);
@@ -57,7 +64,7 @@ export function cheapestAlongPaths(
     costsOf(at, cost, at * labels);
   }
   for (const backwards of [false, true]) {
-    figures(above, labels * columns).fill(0);
+    figures(above, ROWS_ABOVE * labels * columns).fill(0);
     sweep(costs, sums, beside, above, way, rises, columns, rows, width, edge, most, backwards);
   }
   const chosen = new Uint8Array(cells);

@@ -52,16 +52,17 @@ export interface PieceReading {
 
 const EXPECTED_SIDE = 560;
 const EXPECTED_POINTS = 800;
-/** The photo's longer side, pixels, and the points that are looked for in it: at a glance, and closer. */
-const LOOKS = [
-  { side: 480, points: 600 },
-  { side: 720, points: 900 },
-] as const;
 /**
- * A glance is enough where the place is so much like the print, less where more points agree; of another piece hardly
- * seven points agree, and it is not like it by more than 0.2.
+ * The photo's longer side, pixels, and the points that are looked for in it, closer and closer; and what is enough to
+ * look no closer: so many points that agree, and so much like the print. Hardly seven agree on another piece.
  */
-const SURE = { pairs: 10, like: 0.3, likeByFewer: 0.4 };
+const LOOKS = [
+  { side: 480, points: 600, pairs: 10, like: 0.3 },
+  { side: 720, points: 900, pairs: 15, like: 0.22 },
+  { side: 1000, points: 1500, pairs: 0, like: 0 },
+] as const;
+/** So much like the print that few points are enough. */
+const VERY_LIKE = 0.4;
 const FOUND_PX = 5;
 /** Pixels for each mm of the frame that patches are compared in, and of the one for a first look. */
 const FRAME_DENSITY = 2;
@@ -185,7 +186,7 @@ function meanOf({ data }: Gray): number {
 type Place = Found & { like: number };
 
 /**
- * Where the print is most like itself: at a glance, and looking closer where that is not sure.
+ * Where the print is most like itself: at a glance, and looking closer while that is not sure.
  *
  * @param onSeen a place that may be it, before it is looked at closer
  */
@@ -196,7 +197,7 @@ function placeIn(
   onSeen: (h: Homography) => void,
 ): Place | null {
   let best: Place | null = null;
-  for (const { side, points } of LOOKS) {
+  for (const { side, points, ...enough } of LOOKS) {
     const { image, by } = shrunk(gray, side);
     for (const one of findPicture(features, featuresOf(image, points), { px: FOUND_PX })) {
       const h = inMillimetres(one.h, density, by);
@@ -204,7 +205,7 @@ function placeIn(
       if (!best || like > best.like) best = { ...one, h, like };
     }
     if (!best) continue;
-    if (best.like > (best.pairs.length >= SURE.pairs ? SURE.like : SURE.likeByFewer)) return best;
+    if (best.like > VERY_LIKE || (best.pairs.length >= enough.pairs && best.like > enough.like)) return best;
     if (best.like >= leastLike(best)) onSeen(best.h);
   }
   return best;

@@ -41,10 +41,17 @@ function follow(
   }
 }
 
+/** A path goes on from a cell of the row before, or begins. */
+function leap(to: usize, from: usize, begins: bool, bytes: usize): void {
+  if (begins) memory.fill(to, 0, bytes);
+  else memory.copy(to, from, bytes);
+}
+
 /**
- * Adds to `sums` what each label costs along the paths from the left and from above, or from the right and from below.
+ * Adds to `sums` what each label costs along the paths that come from the left and from the three cells above, or from
+ * the right and from the three below.
  *
- * @param beside one cell, and @param above a row of them: nothing, at first
+ * @param beside one cell; @param above a row of cells, and two of each for the two slanting ways: nothing, at first
  * @param rises what it costs to come to each smooth level from the one before, f32
  */
 export function sweep(
@@ -62,16 +69,29 @@ export function sweep(
   backwards: bool,
 ): void {
   const bytes: usize = (<usize>width) << 4;
+  const rowBytes = bytes * <usize>columns;
   const edges = f32x4.splat(edge);
   const mosts = f32x4.splat(most);
   const last = columns * rows - 1;
   for (let row = 0, count = 0; row < rows; row++) {
     memory.fill(beside, 0, bytes);
+    // Along the way it goes, a row: what slants forwards and backwards, each beside that of the row before.
+    const odd = <usize>(row & 1);
+    const forwards = above + rowBytes * (1 + odd);
+    const forwardsBefore = above + rowBytes * (2 - odd);
+    const against = above + rowBytes * (3 + odd);
+    const againstBefore = above + rowBytes * (4 - odd);
     for (let column = 0; column < columns; column++, count++) {
       const from = <usize>(backwards ? last - count : count) * bytes;
-      const over = above + <usize>(backwards ? columns - 1 - column : column) * bytes;
-      follow(beside, costs + from, sums + from, way, rises, bytes, edges, mosts);
-      follow(over, costs + from, sums + from, way, rises, bytes, edges, mosts);
+      const at = <usize>column * bytes;
+      const cost = costs + from;
+      const sum = sums + from;
+      follow(beside, cost, sum, way, rises, bytes, edges, mosts);
+      follow(above + at, cost, sum, way, rises, bytes, edges, mosts);
+      leap(forwards + at, forwardsBefore + at - bytes, row == 0 || column == 0, bytes);
+      follow(forwards + at, cost, sum, way, rises, bytes, edges, mosts);
+      leap(against + at, againstBefore + at + bytes, row == 0 || column == columns - 1, bytes);
+      follow(against + at, cost, sum, way, rises, bytes, edges, mosts);
     }
   }
 }
