@@ -3,7 +3,7 @@
  * extended box filters, Gwosdek and others). A WebAssembly kernel of under 1 kB; its plain twin runs where there is none.
  */
 import type { Gray } from '@/core/photo';
-import { FIRST_FREE_BYTE, atFirstUse, startKernel } from '@/core/shared';
+import { atFirstUse, kernelRoom, startKernel } from '@/core/shared';
 import { BLUR_WASM } from './kernel/blur.bytes';
 
 const BOXES = 2;
@@ -24,7 +24,7 @@ function meansOf(sigma: number): Means {
 }
 
 interface Exports {
-  meanDown(
+  meanDown: (
     from: number,
     to: number,
     sums: number,
@@ -33,8 +33,8 @@ interface Exports {
     radius: number,
     share: number,
     end: number,
-  ): void;
-  turned(from: number, to: number, width: number, height: number): void;
+  ) => void;
+  turned: (from: number, to: number, width: number, height: number) => void;
 }
 
 const kernel = atFirstUse(() => startKernel<Exports>(BLUR_WASM));
@@ -48,29 +48,28 @@ export function blurred(image: Gray, sigma: number): Gray {
   const { width, height } = image;
   const { radius, end, share } = meansOf(sigma);
   const [wide, high] = [inLanes(width), inLanes(height)];
-  const bytes = wide * high * 4;
-  const sums = FIRST_FREE_BYTE;
-  const first = sums + Math.max(wide, high) * 4;
-  const second = first + bytes;
-  const memory = fast.reserve(second + bytes);
+  const { placed, end: roomEnd } = kernelRoom();
+  const sums = placed(Math.max(wide, high) * 4);
+  const [first, second] = [placed(wide * high * 4), placed(wide * high * 4)];
+  const memory = fast.reserve(roomEnd());
   const rows = new Float32Array(memory, first, wide * high);
   // Rows and columns that fill up hold the last ones on.
   for (let y = 0; y < height; y++) {
     rows.set(image.data.subarray(y * width, (y + 1) * width), y * wide);
     if (wide > width) rows.fill(image.data[(y + 1) * width - 1], y * wide + width, (y + 1) * wide);
   }
-  const down = (across: number, along: number) => {
-    fast.exports.meanDown(first, second, sums, across * 4, along, radius, share, end);
-    fast.exports.meanDown(second, first, sums, across * 4, along, radius, share, end);
+  const { meanDown: mean, turned } = fast.exports;
+  /** Twice, there and back. */
+  const down = (at: number, spare: number, across: number, along: number) => {
+    mean(at, spare, sums, across * 4, along, radius, share, end);
+    mean(spare, at, sums, across * 4, along, radius, share, end);
   };
-  down(wide, height);
-  fast.exports.turned(first, second, wide, high);
-  new Float32Array(memory, first, wide * high).set(new Float32Array(memory, second, wide * high));
-  down(high, width);
-  fast.exports.turned(first, second, high, wide);
-  const found = new Float32Array(memory, second, wide * high);
+  down(first, second, wide, height);
+  turned(first, second, wide, high);
+  down(second, first, high, width);
+  turned(second, first, high, wide);
   const data = new Float32Array(width * height);
-  for (let y = 0; y < height; y++) data.set(found.subarray(y * wide, y * wide + width), y * width);
+  for (let y = 0; y < height; y++) data.set(rows.subarray(y * wide, y * wide + width), y * width);
   return { data, width, height };
 }
 

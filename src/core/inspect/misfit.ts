@@ -83,8 +83,8 @@ export function misfitsOf(cells: Cells, dry: Lit, wet: Lit | null): Misfits {
   return { slope, bow, misfit };
 }
 
-export const valueOf = ([a, b, c]: Quadratic, at: number, kept: number): number =>
-  a[at] + kept * (b[at] + kept * c[at]);
+export const valueOf = (of: Quadratic, at: number, kept: number): number =>
+  of[0][at] + kept * (of[1][at] + kept * of[2][at]);
 
 /** What a cell's light may be off by, of seen light over ground that is as rough: a standard deviation. */
 export const spreadOf = (seen: number, ground: number, rough: number): number =>

@@ -5,7 +5,7 @@
  * size), and one with edges (any change costs the same). The paths are a WebAssembly kernel of under 1 kB; its plain
  * twin runs where there is none.
  */
-import { FIRST_FREE_BYTE, atFirstUse, startKernel } from '@/core/shared';
+import { atFirstUse, kernelRoom, startKernel } from '@/core/shared';
 import { PATHS_WASM } from './kernel/paths.bytes';
 import { LANES, plainSweep, type Sweep } from './paths-plain';
 
@@ -40,12 +40,8 @@ export function cheapestAlongPaths(
 ): Uint8Array {
   const width = smooth.length;
   const [cells, labels] = [columns * rows, width * LANES];
-  let end = FIRST_FREE_BYTE;
-  const place = (floats: number): number => {
-    const at = end;
-    end += Math.ceil(floats / LANES) * LANES * 4;
-    return at;
-  };
+  const { placed, end } = kernelRoom();
+  const place = (floats: number) => placed(floats * 4);
   const [rises, way, beside, above] = [
     place(width),
     place(labels),
@@ -54,13 +50,13 @@ export function cheapestAlongPaths(
   ];
   const [costs, sums] = [place(labels * cells), place(labels * cells)];
   const fast = isPlain ? null : kernel();
-  const memory = fast?.reserve(end) ?? new ArrayBuffer(end);
+  const memory = fast?.reserve(end()) ?? new ArrayBuffer(end());
   const sweep = fast?.exports.sweep ?? plainSweep(memory);
   const figures = (at: number, count: number) => new Float32Array(memory, at, count);
   figures(rises, width).set(smooth.map((value, at) => (at === 0 ? 0 : slope * (value - smooth[at - 1]))));
-  const [cost, summed] = [figures(costs, labels * cells).fill(TOO_MUCH), figures(sums, labels * cells).fill(0)];
+  const [cost, summed] = [figures(costs, labels * cells).fill(0), figures(sums, labels * cells).fill(0)];
   for (let at = 0; at < cells; at++) {
-    for (let s = 0; s < width; s++) for (let e = 0; e < edged; e++) cost[at * labels + s * LANES + e] = 0;
+    for (let s = 0; s < width; s++) for (let e = edged; e < LANES; e++) cost[at * labels + s * LANES + e] = TOO_MUCH;
     costsOf(at, cost, at * labels);
   }
   for (const backwards of [false, true]) {

@@ -83,7 +83,7 @@ export function solveTogether(cells: Cells, dry: Lit, wet: Lit | null): Weighed 
       windowed(summed, columns, rows, SMOOTH_RADIUS, held);
       return summed;
     }) as Quadratic;
-  const [[s0, s1, s2], [b0, b1, b2], [m0, m1, m2]] = [around(own.slope), around(own.bow), around(own.misfit)];
+  const all = { slope: around(own.slope), bow: around(own.bow), misfit: around(own.misfit) };
   // First, all of a neighbourhood together.
   const haze = new Float32Array(count);
   const kept = new Float32Array(count);
@@ -91,10 +91,10 @@ export function solveTogether(cells: Cells, dry: Lit, wet: Lit | null): Weighed 
     let least = Infinity;
     for (let step = 0; step < steps; step++) {
       const k = step * stepSize;
-      const slope = s0[at] + k * (s1[at] + k * s2[at]);
-      const bow = b0[at] + k * (b1[at] + k * b2[at]);
+      const slope = valueOf(all.slope, at, k);
+      const bow = valueOf(all.bow, at, k);
       const h = hazeFor(slope, bow, HAZE_PRICE * CELLS_AROUND);
-      const misfit = costFor(slope, bow, m0[at] + k * (m1[at] + k * m2[at]), h);
+      const misfit = costFor(slope, bow, valueOf(all.misfit, at, k), h);
       const cost = misfit + CELLS_AROUND * (prices[step] + 2 * HAZE_PRICE * h);
       if (cost < least) {
         least = cost;
@@ -130,9 +130,8 @@ export function solveTogether(cells: Cells, dry: Lit, wet: Lit | null): Weighed 
         }
       }
       misfit += best + 2 * HAZE_PRICE * h;
-      const k = kept[at];
-      slope[at] = t0[at] + k * (t1[at] + k * t2[at]);
-      bow[at] = c0[at] + k * (c1[at] + k * c2[at]);
+      slope[at] = valueOf(own.slope, at, kept[at]);
+      bow[at] = valueOf(own.bow, at, kept[at]);
     }
     windowed(slope, columns, rows, SMOOTH_RADIUS, held);
     windowed(bow, columns, rows, SMOOTH_RADIUS, held);
@@ -166,15 +165,14 @@ export function solveAlongPaths(cells: Cells, dry: Lit): Solved {
   const { columns, rows } = cells;
   const count = columns * rows;
   const own = misfitsOf(cells, dry, null);
-  const [s, b, m] = [own.slope, own.bow, own.misfit];
   const costsOf = (at: number, into: Float32Array, from: number) => {
     // Bare blank, and what is not seen, follows what lies round about.
-    if (b[0][at] === 0) return;
+    if (own.bow[0][at] === 0) return;
     for (let e = 0; e < KEPT.length; e++) {
       const k = KEPT[e];
-      const slope = s[0][at] + k * (s[1][at] + k * s[2][at]);
-      const bow = b[0][at] + k * (b[1][at] + k * b[2][at]);
-      const misfit = m[0][at] + k * (m[1][at] + k * m[2][at]);
+      const slope = valueOf(own.slope, at, k);
+      const bow = valueOf(own.bow, at, k);
+      const misfit = valueOf(own.misfit, at, k);
       const price = k === 1 ? 0 : ALONG.lossEntry + ALONG.lossPrice * (1 - k);
       for (let i = 0; i < HAZES.length; i++) {
         const cost = unevenCost(slope, bow, misfit, i);

@@ -4,7 +4,7 @@
  * sharp do. The passes are a WebAssembly kernel of under 1 kB; its plain twin runs where there is none. Memory: a band
  * of the source's columns, output width × (vertical taps + one band).
  */
-import { FIRST_FREE_BYTE, assert, fail, ok, startKernel, type Result } from '@/core/shared';
+import { assert, fail, kernelRoom, ok, startKernel, type Result } from '@/core/shared';
 import type { RectPx, SizePx } from '@/core/picture/crop';
 import { RESAMPLE_WASM } from './kernel/resample.bytes';
 import { lanczosWeights, type AxisWeights } from './lanczos-weights';
@@ -71,12 +71,7 @@ export async function resample(
   const along = wholeWeights(lanczosWeights(source.heightPx, crop.yPx, crop.heightPx, out.heightPx), 2);
   const { left, width } = columnsOf(across, source.widthPx);
   // One block of memory: tables, weights, a band of the source, the ring of filtered rows, a band of the output.
-  let end = FIRST_FREE_BYTE;
-  const place = (bytes: number): number => {
-    const at = end;
-    end += Math.ceil(bytes / 16) * 16;
-    return at;
-  };
+  const { placed: place, end } = kernelRoom();
   const tables = place(768);
   const starts = place(out.widthPx * 4);
   const weights = place(across.weights.byteLength);
@@ -89,7 +84,7 @@ export async function resample(
   const ring = place(along.padded * rowBytes);
   const outRowBytes = rowBytes / 2;
   const outBand = place(BAND_ROWS * out.widthPx * 4 + outRowBytes);
-  const memory = passes.reserve(end);
+  const memory = passes.reserve(end());
   const bytes = new Uint8ClampedArray(memory);
   const words = new Uint32Array(memory);
   for (let x = 0; x < out.widthPx; x++) words[starts / 4 + x] = (across.starts[x] - left) * 4;

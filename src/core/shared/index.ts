@@ -3,7 +3,7 @@ export { seededChance } from './chance';
 export { assert, fail, ok, type Failure, type Result } from './result';
 export { equalData } from './equal';
 export { groupsBy } from './groups-by';
-export { FIRST_FREE_BYTE, startKernel } from './kernel';
+export { FIRST_FREE_BYTE, kernelRoom, startKernel } from './kernel';
 export { inOneGo } from './in-one-go';
 export { mergeChanges } from './merge';
 export { clamp, sum } from './numbers';

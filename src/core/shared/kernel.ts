@@ -9,6 +9,21 @@ const PAGE_BYTES = 65_536;
 /** Compiled kernels keep their own first kilobyte. */
 export const FIRST_FREE_BYTE = 1024;
 
+const BLOCK_BYTES = 16;
+
+/** Room in a kernel's memory, one thing after the other, each where a vector may begin. */
+export function kernelRoom(): { placed: (bytes: number) => number; end: () => number } {
+  let end = FIRST_FREE_BYTE;
+  return {
+    placed(bytes) {
+      const at = end;
+      end += Math.ceil(bytes / BLOCK_BYTES) * BLOCK_BYTES;
+      return at;
+    },
+    end: () => end,
+  };
+}
+
 /**
  * Starts a kernel of `npm run kernels`.
  *
