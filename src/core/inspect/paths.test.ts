@@ -103,19 +103,17 @@ it('a patch with a rim is a change of the level with edges, a slow change one of
 it('is the same from every side', () => {
   fc.assert(
     fc.property(
+      // Whole numbers, which add without rounding in whatever order; of labels that cost the same the first is taken.
       fc.array(fc.integer({ min: 0, max: 50 }), {
         minLength: COLUMNS * ROWS * LABELS,
         maxLength: COLUMNS * ROWS * LABELS,
       }),
       (costs) => {
-        const turned = (cells: readonly number[]) => [...cells].reverse();
         const flipped = Float32Array.from({ length: costs.length }, (_, i) => {
           const [label, at] = [i % LABELS, Math.floor(i / LABELS)];
-          // Odd fractions: no two labels cost the same.
-          return costs[(COLUMNS * ROWS - 1 - at) * LABELS + label] + label / 97;
+          return costs[(COLUMNS * ROWS - 1 - at) * LABELS + label];
         });
-        const straight = Float32Array.from(costs, (cost, i) => cost + (i % LABELS) / 97);
-        expect(solved(flipped)).toEqual(turned(solved(straight)));
+        expect(solved(flipped)).toEqual(solved(Float32Array.from(costs)).reverse());
       },
     ),
     { numRuns: 30 },
