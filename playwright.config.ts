@@ -10,8 +10,8 @@ export default defineConfig({
   expect: { timeout: 15_000 },
   // A browser on a busy machine may stumble once: what passes on its second try is counted and named as flaky.
   retries: 1,
-  // One worker: the journeys measure the page's own time, and the machine has two cores.
-  workers: 1,
+  // A page works in bursts, and waits: two fill two cores.
+  workers: 2,
   reporter: [['list'], ['json', { outputFile: process.env.PLAYWRIGHT_JSON_OUTPUT_FILE ?? '.cache/playwright.json' }]],
   use: {
     baseURL: `http://localhost:${PORT}`,

@@ -1,6 +1,7 @@
 import { readFileSync, writeFileSync } from 'node:fs';
-import { expect, test, type Browser, type Page } from '@playwright/test';
+import type { Browser, Page } from '@playwright/test';
 import { DEMO_URL, answer, openDemo, savedTo, settled, storedPieces } from './support/page';
+import { expect, test } from './support/test';
 
 async function another(browser: Browser): Promise<Page> {
   const context = await browser.newContext({ locale: 'en-GB', timezoneId: 'Europe/London', acceptDownloads: true });

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import ICAL from 'ical.js';
-import { expect, test, type Page } from '@playwright/test';
+import type { Page } from '@playwright/test';
 import {
   DEMO_URL,
   answer,
@@ -13,6 +13,7 @@ import {
   typeInto,
   openPart,
 } from './support/page';
+import { expect, test } from './support/test';
 
 const block = (page: Page, step: string) => page.locator(`[data-step="${step}"]`);
 /** Presses a step: alone, or in the list of the group that it stands in. */

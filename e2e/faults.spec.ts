@@ -1,5 +1,5 @@
-import { expect, test } from '@playwright/test';
 import { DEMO_URL, openDemo } from './support/page';
+import { expect, test } from './support/test';
 
 test('from a station to the likely cause: signs, the record, a check; what is pressed changes the plan and is noted', async ({
   page,

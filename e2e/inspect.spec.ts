@@ -1,7 +1,8 @@
-import { expect, test, type Page } from '@playwright/test';
+import type { Page } from '@playwright/test';
 import { drawing } from './support/pictures';
 import { DEMO_URL, openDemo, savedTo, openPart } from './support/page';
 import { drawPage, pageBoxMm } from './support/reading';
+import { expect, test } from './support/test';
 
 const BOARD = 'demo-departures-board';
 const reading = (page: Page) => page.getByTestId('inspect-reading');

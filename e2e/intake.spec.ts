@@ -1,8 +1,9 @@
 import { writeFileSync } from 'node:fs';
-import { expect, test, type Page } from '@playwright/test';
+import type { Page } from '@playwright/test';
 import sharp from 'sharp';
 import { answer, beginPiece, choosePicture, settled, storedPieces } from './support/page';
 import { turnedPhoto } from './support/pictures';
+import { expect, test } from './support/test';
 
 /** Which of two things is shown first, watched from within the page: the first can be gone before a test looks. */
 const seenInOrder = (page: Page, testIds: string[]): Promise<string[]> =>

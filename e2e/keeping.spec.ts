@@ -1,7 +1,7 @@
 import { execFileSync } from 'node:child_process';
 import { readFileSync, readdirSync, rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { chromium, expect, test, type Page } from '@playwright/test';
+import { chromium, type Page } from '@playwright/test';
 import ICAL from 'ical.js';
 import {
   answer,
@@ -16,6 +16,7 @@ import {
   typeInto,
 } from './support/page';
 import { turnedPhoto } from './support/pictures';
+import { expect, test } from './support/test';
 
 /** A piece that has all it needs up to the laying. */
 async function readyPiece(page: Page, name: string): Promise<void> {

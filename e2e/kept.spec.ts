@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import { expect, test, type Page } from '@playwright/test';
+import type { Page } from '@playwright/test';
 import {
   DEMO_URL,
   beginPiece,
@@ -10,6 +10,7 @@ import {
   storedRecord,
   typeInto,
 } from './support/page';
+import { expect, test } from './support/test';
 
 const opened = async (page: Page, path: string) => {
   await page.goto(`${DEMO_URL}/`);

@@ -1,4 +1,4 @@
-import { expect, test, type Page } from '@playwright/test';
+import type { Page } from '@playwright/test';
 import {
   DEMO_URL,
   answer,
@@ -13,6 +13,7 @@ import {
 } from './support/page';
 import { drawing } from './support/pictures';
 import { drawPage, pageBoxMm } from './support/reading';
+import { expect, test } from './support/test';
 
 /** A third white, the rest a mid tone with some structure. */
 const THIRD_WHITE =

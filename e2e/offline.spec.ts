@@ -1,8 +1,9 @@
 import { readFileSync, writeFileSync } from 'node:fs';
-import { expect, test, type Page } from '@playwright/test';
+import type { Page } from '@playwright/test';
 import { STATIONS } from '../src/core/stations';
 import { DEMO_URL, answer, openDemo, ringIn, settled, stands, tourOf } from './support/page';
 import { ownServer } from './support/server';
+import { expect, test } from './support/test';
 
 test.use({ serviceWorkers: 'allow' });
 

@@ -1,6 +1,6 @@
 import { readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { expect, test, type Page, type TestInfo } from '@playwright/test';
+import type { Page, TestInfo } from '@playwright/test';
 import sharp from 'sharp';
 import { boardPhoto } from '../src/testing/board-photo';
 import {
@@ -18,6 +18,7 @@ import {
   typeInto,
 } from './support/page';
 import { drawPage } from './support/reading';
+import { expect, test } from './support/test';
 
 const FLAG =
   '<svg xmlns="http://www.w3.org/2000/svg" width="900" height="600"><rect width="450" height="600" fill="#c22"/><rect x="450" width="450" height="600" fill="#22c"/><rect width="900" height="90" fill="#dc2"/></svg>';

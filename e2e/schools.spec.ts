@@ -1,6 +1,7 @@
-import { expect, test, type Page } from '@playwright/test';
+import type { Page } from '@playwright/test';
 import { drawing } from './support/pictures';
 import { answer, beginPiece, choosePicture, clockAhead, openStation, settled, storedPieces } from './support/page';
+import { expect, test } from './support/test';
 
 const PICTURE = '<rect width="1600" height="1200" fill="#c9d6c4"/><circle cx="800" cy="600" r="360" fill="#5b2a3a"/>';
 

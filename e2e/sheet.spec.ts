@@ -1,7 +1,7 @@
 import { execFileSync } from 'node:child_process';
 import { mkdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { expect, test, type Page } from '@playwright/test';
+import type { Page } from '@playwright/test';
 import sharp from 'sharp';
 import {
   DEMO_URL,
@@ -16,6 +16,7 @@ import {
   openPart,
 } from './support/page';
 import { pageBoxMm } from './support/reading';
+import { expect, test } from './support/test';
 
 /** Red left, blue right, a yellow bar on top: which way round it lies is plain to see. */
 async function flag(name: string, width = 1200, height = 800): Promise<string> {

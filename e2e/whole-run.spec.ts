@@ -1,4 +1,4 @@
-import { expect, test, type Page } from '@playwright/test';
+import type { Page } from '@playwright/test';
 import { CORNERS, turnedPhoto } from './support/pictures';
 import {
   answer,
@@ -14,6 +14,7 @@ import {
   openPart,
 } from './support/page';
 import { closestCorner, drawPage, findPrint, longestDarkLineMm, pageBoxMm } from './support/reading';
+import { expect, test } from './support/test';
 
 // One piece from an empty browser to sealed, from a 12-megapixel photo that lies on its side: three tests over one
 // browser profile.

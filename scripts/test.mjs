@@ -14,18 +14,18 @@ const cache = join(ROOT, '.cache');
 mkdirSync(cache, { recursive: true });
 
 /** Each takes one core for a while, and so does Jest: side by side. A check that fails ends everything. */
-async function checks() {
+async function checksAndBuild() {
   await must(bin('prettier'), ['--check', '--log-level', 'warn', '.']);
   await must(bin('depcruise'), ['src', '--config', '.dependency-cruiser.cjs']);
   await must(bin('knip'), ['--no-progress']);
   await must(process.execPath, [join('scripts', 'types.mjs')]);
   await must(bin('eslint'), ['.']);
+  await build({ force: true });
 }
 const jestFile = join(cache, 'jest.json');
-const [jestCode] = await Promise.all([run(bin('jest'), ['--json', `--outputFile=${jestFile}`]), checks()]);
+const [jestCode] = await Promise.all([run(bin('jest'), ['--json', `--outputFile=${jestFile}`]), checksAndBuild()]);
 const jest = JSON.parse(readFileSync(jestFile, 'utf8'));
 
-await build({ force: true });
 const playwrightFile = join(cache, 'playwright.json');
 const playwrightCode = await run(bin('playwright'), ['test'], { env: { PLAYWRIGHT_JSON_OUTPUT_FILE: playwrightFile } });
 const { stats } = JSON.parse(readFileSync(playwrightFile, 'utf8'));

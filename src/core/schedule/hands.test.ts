@@ -183,6 +183,28 @@ describe('what is got ready once', () => {
     expect(checkSchedule(of, { ...at, starts: gone }).map(({ rule }) => rule)).toEqual(['set-up']);
   });
 
+  it('what was shared with a step that is late now gets ready itself, so much sooner: what stands after it stays', () => {
+    const after = task(2, { minutes: 20 });
+    const of = instance([prints[0], prints[1], after]);
+    const before = nothingPlaced(3);
+    before.starts.set([0, 15, 20]);
+    before.who.fill(1);
+    before.shared[1] = 1;
+    expect(checkSchedule(of, before)).toEqual([]);
+    const late = { ...of, tasks: [{ ...prints[0], notBefore: 600 }, prints[1], after] };
+    const { placed: now, moved, how } = repairSchedule(late, before, { tries: 20, seed: 1 });
+    expect(checkSchedule(late, now)).toEqual([]);
+    expect(how).toBe('fitted');
+    expect(moved).toEqual([0, 1]);
+    expect([now.starts[1], endOf(late, now, 1), now.starts[2]]).toEqual([5, 20, 20]);
+
+    // Where it may not begin so soon, it begins where it stood, and pushes.
+    const held = { ...late, tasks: [late.tasks[0], { ...prints[1], notBefore: 10 }, after] };
+    const pushed = repairSchedule(held, before, { tries: 20, seed: 1 }).placed;
+    expect(checkSchedule(held, pushed)).toEqual([]);
+    expect([...pushed.starts.slice(1)]).toEqual([15, 30]);
+  });
+
   it('within a batch comes first what waits longest after it', () => {
     const waits = [0, 20 * HOUR, 5 * HOUR].map((minMinutes, piece) =>
       task(piece, {

@@ -1,11 +1,12 @@
 /**
- * After a change: the schedule as it was, moved as little as the change asks for. Steps whose place still holds stay;
- * the others find the nearest later place round them; only where a piece is late by that, those near by
- * take turns with them, or all later steps are pushed on in their order, or the whole is planned anew.
+ * After a change: the schedule as it was, moved as little as the change asks for. Steps whose place still holds stay,
+ * one that shared what is not got ready for it any more begins that much sooner; the others find the nearest later
+ * place round them; only where a piece is late by that, those near by take turns with them, or all later steps are
+ * pushed on in their order, or the whole is planned anew.
  */
 import { endOf, handsMinutesOf, type Instance, type Placed } from './instance';
 import { benchOf, type Bench } from './bench';
-import { withPinned, type Placing } from './placing';
+import { withPinned, type Placing, type Spot } from './placing';
 import { outcomeOf } from './unfolding';
 import { searchOn, type SearchLimits } from './search';
 
@@ -103,7 +104,7 @@ function roundWhatStays(
   turns: (minute: number) => boolean = () => false,
 ): Placed {
   const {
-    instance: { tasks },
+    instance: { tasks, gridMinutes },
     tied,
   } = bench;
   const isTied = (index: number) => tied[index] >= 0 || tasks[index].after.some((earlier) => tied[earlier] >= 0);
@@ -115,7 +116,7 @@ function roundWhatStays(
   for (const index of bench.pinned) stays[index] = 1;
   for (const index of order) {
     if (trial.isPlaced(index) || !mayStand(index)) continue;
-    const spot = trial.spotAt(index, before.starts[index], before.who[index]);
+    const spot = whereItStood(index);
     if (!spot) continue;
     trial.book(index, spot);
     stays[index] = 1;
@@ -136,7 +137,22 @@ function roundWhatStays(
       settled = false;
     }
   }
-  return placeRest(trial, bench, inTurn(), before, takesTurns);
+  return placeRest(trial, bench, inTurn(), before, (index) => (takesTurns(index) ? 0 : readyBefore(index)));
+
+  /** When it must begin to end as it did, should it have shared and now get ready itself. */
+  function readyBefore(index: number): number {
+    const { setUp } = tasks[index];
+    if (before.shared[index] === 0 || !setUp || tied[index] >= 0) return before.starts[index];
+    return Math.floor((before.starts[index] - setUp.minutes) / gridMinutes) * gridMinutes;
+  }
+
+  /** If it has to get ready itself now, sooner by that where it can be: what comes after it need not move. */
+  function whereItStood(index: number): Spot | null {
+    const stood = trial.spotAt(index, before.starts[index], before.who[index]);
+    const sooner = readyBefore(index);
+    if (stood?.shared === 1 || sooner === before.starts[index] || sooner < trial.lowerBound(index)) return stood;
+    return trial.spotAt(index, sooner, before.who[index]) ?? stood;
+  }
 
   /** Where steps take turns, what must be over the soonest comes first. */
   function inTurn(): readonly number[] {
@@ -187,21 +203,22 @@ export function finishesIf(otherwise: Instance, placed: Placed): number[] {
 const pushedOn = (bench: Bench, before: Placed, order: readonly number[]): Placed =>
   placeRest(withPinned(bench), bench, order, before);
 
-/** Places what is not placed yet, in an order, none sooner than it stood and none before what must come first. */
+/**
+ * Places what is not placed yet, in an order, none before what must come first.
+ *
+ * @param soonest of a step that stood; where it is left out, not sooner than it did
+ */
 function placeRest(
   placing: Placing,
   { instance: { tasks } }: Bench,
   order: readonly number[],
   { starts }: Placed,
-  maySooner: (index: number) => boolean = () => false,
+  soonest = (index: number): number => starts[index],
 ): Placed {
   const ready = (index: number) => tasks[index].after.every((earlier) => placing.isPlaced(earlier));
   for (const index of order)
     if (!placing.isPlaced(index) && ready(index))
-      placing.placeFrom(
-        index,
-        Math.max(placing.lowerBound(index), Number.isNaN(starts[index]) || maySooner(index) ? 0 : starts[index]),
-      );
+      placing.placeFrom(index, Math.max(placing.lowerBound(index), Number.isNaN(starts[index]) ? 0 : soonest(index)));
   return placing.placed;
 }
 
