@@ -1,4 +1,7 @@
-/** The arrows of docs/architecture.md: app → features → { ui, workers, storage, standins, demo } → words → records → core. An arrow the wrong way fails the build. */
+/**
+ * The arrows of docs/architecture.md: app → features → { ui, workers, storage, standins, demo } → words → records →
+ * core. An arrow the wrong way fails the build.
+ */
 const below = {
   core: [],
   offline: [],

@@ -3,10 +3,14 @@ import js from '@eslint/js';
 import hooks from 'eslint-plugin-react-hooks';
 import tseslint from 'typescript-eslint';
 
-/** Four words in a row are a sentence for people: those stand in src/words. Failures carry a message for developers, and records where their figures come from: no screen shows either. */
+/**
+ * Four words in a row are a sentence for people: those stand in src/words. Failures carry a message for developers, and
+ * records where their figures come from: no screen shows either.
+ */
 const FOUR_WORDS = String.raw`/[a-z]{2,},? [a-z’']+,? [a-z’']+,? [a-z’']+/i`;
 const FOR_DEVELOPERS =
-  ':not(CallExpression[callee.name=/^(fail|assert)$/] *):not(NewExpression[callee.name=/Error$/] *):not(VariableDeclarator[id.name="source"] *)';
+  ':not(CallExpression[callee.name=/^(fail|assert)$/] *):not(NewExpression[callee.name=/Error$/] ' +
+  '*):not(VariableDeclarator[id.name="source"] *)';
 const SENTENCES = [`Literal[value=${FOUR_WORDS}]`, `TemplateElement[value.raw=${FOUR_WORDS}]`].map((selector) => ({
   selector: `${selector}${FOR_DEVELOPERS}`,
   message: 'The core has no sentence for people: give a code with its figures and say it in src/words.',
@@ -15,11 +19,15 @@ const SENTENCES = [`Literal[value=${FOUR_WORDS}]`, `TemplateElement[value.raw=${
 /** What people read goes through say and its kind, so that it can be said in every language. */
 const THREE_WORDS = String.raw`/^(?!.*var\(--).*[a-z]{2,},? [a-z’']+,? [a-z’']{2,}/i`;
 const NOT_FOR_PEOPLE =
-  ':not(CallExpression[callee.name=/^(said|fail|dated)$/] *):not(NewExpression *):not(CallExpression[callee.property.name=/^(error|warn|setAttribute|querySelector)$/] *):not(ImportDeclaration *):not(JSXAttribute[name.name=/^(className|d|style|sx|viewBox|transform)$/] *):not(TSLiteralType *)';
+  ':not(CallExpression[callee.name=/^(said|fail|dated)$/] *):not(NewExpression ' +
+  '*):not(CallExpression[callee.property.name=/^(error|warn|setAttribute|querySelector)$/] ' +
+  '*):not(ImportDeclaration *):not(JSXAttribute[name.name=/^(className|d|style|sx|viewBox|transform)$/] ' +
+  '*):not(TSLiteralType *)';
 const UNSAID = [
   `JSXText[value=/[A-Za-z]{2}/]`,
   `JSXAttribute[name.name=/^(label|title|hint|aria-label|alt|placeholder|caption|text|heading)$/] > Literal[value=/[A-Za-z]{2}/]`,
-  `:matches(JSXElement, JSXFragment) > JSXExpressionContainer > :matches(ConditionalExpression, LogicalExpression) > Literal[value=/[A-Za-z]{2}/]`,
+  `:matches(JSXElement, JSXFragment) > JSXExpressionContainer > :matches(ConditionalExpression, ` +
+    `LogicalExpression) > Literal[value=/[A-Za-z]{2}/]`,
   `Literal[value=${THREE_WORDS}]${NOT_FOR_PEOPLE}`,
   `:not(TaggedTemplateExpression) > TemplateLiteral${NOT_FOR_PEOPLE} > TemplateElement[value.raw=${THREE_WORDS}]`,
 ].map((selector) => ({

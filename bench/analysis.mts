@@ -39,5 +39,6 @@ const theirs = await medianMs(7, async () => {
   await sharp(data, raw).resize(1600).raw().toBuffer();
 });
 console.log(
-  `analysis of ${((W * H) / 1e6).toFixed(0)} megapixels: ${ours.toFixed(0)} ms; sharp stats() and one resize: ${theirs.toFixed(0)} ms; ratio ${(ours / theirs).toFixed(2)}`,
+  `analysis of ${((W * H) / 1e6).toFixed(0)} megapixels: ${ours.toFixed(0)} ms; sharp stats() and one resize: ` +
+    `${theirs.toFixed(0)} ms; ratio ${(ours / theirs).toFixed(2)}`,
 );

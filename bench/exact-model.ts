@@ -101,7 +101,11 @@ export function exactModel(instance: Instance, gridMinutes: number, horizonMinut
   );
   const finishes = sets.map(({ name, due }) => `f${name}${due < Infinity ? ` + ${LATE_WEIGHT} l${name}` : ''}`);
   const objective = `${finishes.join(' + ')} ${ready.join(' ')}`;
-  return `Minimize\n obj: ${objective}\nSubject To\n${rows.map((row, index) => ` c${index}: ${row.replace(/^\+ /, '')}`).join('\n')}\nBinaries\n ${all.map(({ name }) => name).join('\n ')}\nEnd\n`;
+  return (
+    `Minimize\n obj: ${objective}\nSubject To\n` +
+    `${rows.map((row, index) => ` c${index}: ${row.replace(/^\+ /, '')}`).join('\n')}\nBinaries\n` +
+    ` ${all.map(({ name }) => name).join('\n ')}\nEnd\n`
+  );
 
   function startsOf(index: number, who: number, shared: 0 | 1): Way[] {
     const task = tasks[index];

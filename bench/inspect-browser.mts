@@ -84,6 +84,9 @@ await withApp(async (page) => {
   const smallMs = middle(taken);
   clearInterval(watch);
   console.log(
-    `12 megapixels read in ${readMs.toFixed(0)} ms, ${(readMs / decodeMs).toFixed(1)} times decoding it alone (${decodeMs.toFixed(0)} ms); first outline after ${outlineMs.toFixed(0)} ms; 3 megapixels in ${smallMs.toFixed(0)} ms; at most ${(most - before).toFixed(0)} MB more than before, ${((SIZE.width * SIZE.height * 4) / 2 ** 20).toFixed(0)} of them the decoded photo`,
+    `12 megapixels read in ${readMs.toFixed(0)} ms, ${(readMs / decodeMs).toFixed(1)} times decoding it alone ` +
+      `(${decodeMs.toFixed(0)} ms); first outline after ${outlineMs.toFixed(0)} ms; 3 megapixels in ` +
+      `${smallMs.toFixed(0)} ms; at most ${(most - before).toFixed(0)} MB more than before, ` +
+      `${((SIZE.width * SIZE.height * 4) / 2 ** 20).toFixed(0)} of them the decoded photo`,
   );
 });

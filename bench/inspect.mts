@@ -122,14 +122,17 @@ console.log(`${COUNT} pieces, ${missed} photos not found`);
 const within = off.filter((mm) => mm <= 1).length / off.length;
 off.sort((a, b) => a - b);
 console.log(
-  `corners within 1 mm: ${(100 * within).toFixed(0)} %; median ${off[off.length >> 1].toFixed(2)} mm, 95th of a hundred ${off[Math.floor(off.length * 0.95)].toFixed(2)} mm`,
+  `corners within 1 mm: ${(100 * within).toFixed(0)} %; median ${off[off.length >> 1].toFixed(2)} mm, 95th of a ` +
+    `hundred ${off[Math.floor(off.length * 0.95)].toFixed(2)} mm`,
 );
 for (const [key, { haze, loss, either, judged }] of Object.entries(results).sort())
   console.log(
-    `${key.padEnd(32)} haze ${mean(haze).toFixed(2)}  loss ${mean(loss).toFixed(2)}  either ${mean(either).toFixed(2)}  judged ${mean(judged).toFixed(2)}`,
+    `${key.padEnd(32)} haze ${mean(haze).toFixed(2)}  loss ${mean(loss).toFixed(2)}  either ` +
+      `${mean(either).toFixed(2)}  judged ${mean(judged).toFixed(2)}`,
   );
 console.log(
-  `“seal” said ${sealed.said} times, ${sealed.wrong} wrongly; wet test right in ${((100 * wetTest.right) / Math.max(1, wetTest.all)).toFixed(1)} % of ${wetTest.all} veiled cells`,
+  `“seal” said ${sealed.said} times, ${sealed.wrong} wrongly; wet test right in ` +
+    `${((100 * wetTest.right) / Math.max(1, wetTest.all)).toFixed(1)} % of ${wetTest.all} veiled cells`,
 );
 times.sort((a, b) => a - b);
 console.log(

@@ -42,5 +42,6 @@ const first = Math.max(...times.slice(0, COLD));
 times.sort((a, b) => a - b);
 const [middle, slowest] = [times[Math.floor(times.length / 2)] ?? NaN, times.at(-1) ?? NaN];
 console.log(
-  `Coats of ${times.length} random panels: half within ${middle.toFixed(1)} ms, the slowest ${slowest.toFixed(0)} ms, the slowest of the first ${COLD} ${first.toFixed(0)} ms (goal: under ${GOAL_MS})`,
+  `Coats of ${times.length} random panels: half within ${middle.toFixed(1)} ms, the slowest ` +
+    `${slowest.toFixed(0)} ms, the slowest of the first ${COLD} ${first.toFixed(0)} ms (goal: under ${GOAL_MS})`,
 );

@@ -31,7 +31,9 @@ try {
     outputFiles[0].text,
   );
   console.log(
-    `re-render of ${result.megapixels.toFixed(2)} megapixels: ${result.render.toFixed(1)} ms, without WebAssembly ${result.plain.toFixed(1)} ms, bare copy ${result.copy.toFixed(2)} ms, ratio ${(result.render / result.copy).toFixed(0)}`,
+    `re-render of ${result.megapixels.toFixed(2)} megapixels: ${result.render.toFixed(1)} ms, without ` +
+      `WebAssembly ${result.plain.toFixed(1)} ms, bare copy ${result.copy.toFixed(2)} ms, ratio ` +
+      `${(result.render / result.copy).toFixed(0)}`,
   );
   console.log(`grounds, once each: ${result.grounds.map(([id, ms]) => `${id} ${ms.toFixed(0)} ms`).join(', ')}`);
 } finally {

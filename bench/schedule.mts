@@ -45,12 +45,15 @@ for (const rich of process.argv.includes('--growth') ? [] : [false, true]) {
     }
     if (process.argv.includes('--each'))
       console.log(
-        `seed ${seed}: ${steps} steps, ${cost.toFixed(0)} against ${solved.ObjectiveValue.toFixed(0)}, gap ${(100 * gap).toFixed(2)} %, ${solved.Status}`,
+        `seed ${seed}: ${steps} steps, ${cost.toFixed(0)} against ${solved.ObjectiveValue.toFixed(0)}, gap ` +
+          `${(100 * gap).toFixed(2)} %, ${solved.Status}`,
       );
   }
   const mean = gaps.reduce((sum, gap) => sum + gap, 0) / gaps.length;
   console.log(
-    `${rich ? 'with' : 'without'} set-ups and helpers: ${SMALL} instances, ${proven} proven optimal; mean gap ${(100 * mean).toFixed(3)} %, worst ${(100 * Math.max(...gaps)).toFixed(2)} %; search ${median(times).toFixed(0)} ms (median)`,
+    `${rich ? 'with' : 'without'} set-ups and helpers: ${SMALL} instances, ${proven} proven optimal; mean gap ` +
+      `${(100 * mean).toFixed(3)} %, worst ${(100 * Math.max(...gaps)).toFixed(2)} %; search ` +
+      `${median(times).toFixed(0)} ms (median)`,
   );
 }
 
@@ -83,14 +86,17 @@ for (const rich of [false, true])
       return { ms: mended.ms, moved: mended.of.moved.length };
     });
     console.log(
-      `${name}: ${found.tries} orders in ${(ms / 1000).toFixed(1)} s, cost ${found.cost.toFixed(0)}; after one late step ${median(late.map((one) => one.ms)).toFixed(1)} ms, ${median(late.map(({ moved }) => moved))} steps moved (medians of 15)`,
+      `${name}: ${found.tries} orders in ${(ms / 1000).toFixed(1)} s, cost ${found.cost.toFixed(0)}; after one ` +
+        `late step ${median(late.map((one) => one.ms)).toFixed(1)} ms, ${median(late.map(({ moved }) => moved))} ` +
+        `steps moved (medians of 15)`,
     );
     if (pieces >= 30 && process.argv.includes('--long')) {
       const tries = Math.round((found.tries * LONG_MS) / ms);
       const long = timed(() => searchSchedule(instance, { tries, seed: 5 }));
       const best = Math.min(long.of.cost, found.cost);
       console.log(
-        `${name}: within ${(100 * (found.cost / best - 1)).toFixed(2)} % of the best of ${(long.ms / 1000).toFixed(0)} s (${long.of.cost.toFixed(0)}, ${tries} orders)`,
+        `${name}: within ${(100 * (found.cost / best - 1)).toFixed(2)} % of the best of ` +
+          `${(long.ms / 1000).toFixed(0)} s (${long.of.cost.toFixed(0)}, ${tries} orders)`,
       );
     }
   }

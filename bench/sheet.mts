@@ -37,7 +37,8 @@ const jpeg = await sharp(await sharp(noise).resize(W, H, { kernel: 'cubic' }).ra
   .composite([
     {
       input: Buffer.from(
-        `<svg width="${W}" height="${H}"><circle cx="3000" cy="2000" r="1500" fill="#a33" opacity=".8"/><rect x="500" y="600" width="1400" height="900" fill="#37a" opacity=".7"/></svg>`,
+        `<svg width="${W}" height="${H}"><circle cx="3000" cy="2000" r="1500" fill="#a33" opacity=".8"/><rect ` +
+          `x="500" y="600" width="1400" height="900" fill="#37a" opacity=".7"/></svg>`,
       ),
     },
   ])
@@ -190,7 +191,8 @@ for (const job of [LARGE, SMALL]) {
   const mine = await medianMs(RUNS, () => ours(job));
   const other = await medianMs(RUNS, () => theirs(job, masks.get(job) as Buffer, raw, false));
   console.log(
-    `${job.name}, pixel work in Node: ${mine.toFixed(0)} ms, sharp on one thread ${other.toFixed(0)} ms, ratio ${(mine / other).toFixed(2)}`,
+    `${job.name}, pixel work in Node: ${mine.toFixed(0)} ms, sharp on one thread ${other.toFixed(0)} ms, ratio ` +
+      `${(mine / other).toFixed(2)}`,
   );
 }
 
@@ -321,7 +323,10 @@ try {
     sharp.concurrency(1);
     const one = await medianMs(RUNS, () => theirPdf(job, masks.get(job) as Buffer));
     console.log(
-      `${job.name}, file to PDF of ${last.pages} pages (${(last.bytes / 1e6).toFixed(1)} MB, ${last.ok ? 'made' : 'FAILED'}): Chromium ${mine.toFixed(0)} ms, sharp and pdf-lib on all cores ${all.toFixed(0)} ms, ratio ${(mine / all).toFixed(2)}; on one thread ${one.toFixed(0)} ms, ratio ${(mine / one).toFixed(2)}`,
+      `${job.name}, file to PDF of ${last.pages} pages (${(last.bytes / 1e6).toFixed(1)} MB, ` +
+        `${last.ok ? 'made' : 'FAILED'}): Chromium ${mine.toFixed(0)} ms, sharp and pdf-lib on all cores ` +
+        `${all.toFixed(0)} ms, ratio ${(mine / all).toFixed(2)}; on one thread ${one.toFixed(0)} ms, ratio ` +
+        `${(mine / one).toFixed(2)}`,
     );
     console.log(`  against the better of them ${(mine / Math.min(all, one)).toFixed(2)}; ${phasesInWords(spending)}`);
   }
@@ -383,5 +388,9 @@ async function peakMemory(job: () => Promise<unknown>): Promise<string> {
   clearInterval(timer);
   const decoded = (W * H * 1.5) / 1048576;
   const workers = Math.min(4, (await import('node:os')).cpus().length);
-  return `memory: the page's process grew by ${(peak - before).toFixed(0)} MB at the most; less the decoded picture (${decoded.toFixed(0)} MB) ${((peak - before - decoded) / workers).toFixed(0)} MB for each of ${workers} workers`;
+  return (
+    `memory: the page's process grew by ${(peak - before).toFixed(0)} MB at the most; less the decoded ` +
+    `picture (${decoded.toFixed(0)} MB) ${((peak - before - decoded) / workers).toFixed(0)} MB for each of ` +
+    `${workers} workers`
+  );
 }

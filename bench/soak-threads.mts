@@ -38,7 +38,10 @@ export async function soakMutants(seed: number): Promise<{ said: string; wrong: 
       if (at === 'thrown' || (at === 'slow' && !isTimed))
         wrong.push(`${name} ${index}: ${at} after ${ms.toFixed(0)} ms ${said ?? ''}`);
     const slowest = Math.max(0, ...own.filter(({ at }) => at !== 'slow').map(({ ms }) => ms));
-    return `${name} ${own.length}: ${count('accepted')} accepted, ${count('refused')} refused, ${count('thrown')} thrown, ${count('slow')} given up, slowest ${slowest.toFixed(0)} ms`;
+    return (
+      `${name} ${own.length}: ${count('accepted')} accepted, ${count('refused')} refused, ` +
+      `${count('thrown')} thrown, ${count('slow')} given up, slowest ${slowest.toFixed(0)} ms`
+    );
   });
   return { said: `${outcomes.size} mutants\n  ${lines.join('\n  ')}`, wrong };
 }

@@ -96,7 +96,9 @@ await withApp(async (page) => {
         .toFixed(0)
         .padStart(5);
     console.log(
-      `${path.padEnd(24)} frame ${shell.toFixed(0).padStart(5)} ms, stands ${stands.toFixed(0).padStart(6)} ms, longest task ${most('wallMs')} ms, ${most('workMs')} ms at work, ${tasks.filter(({ wallMs }) => wallMs > 50).length} over 50 ms: ${text}`,
+      `${path.padEnd(24)} frame ${shell.toFixed(0).padStart(5)} ms, stands ${stands.toFixed(0).padStart(6)} ms, ` +
+        `longest task ${most('wallMs')} ms, ${most('workMs')} ms at work, ` +
+        `${tasks.filter(({ wallMs }) => wallMs > 50).length} over 50 ms: ${text}`,
     );
   }
   await page.goto(`${ADDRESS}/pieces`);

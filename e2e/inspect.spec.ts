@@ -92,7 +92,8 @@ test('what is not the piece is refused with its reason, and can be shown by hand
   await refused('black', '<rect width="900" height="600" fill="#000"/>', /This photo is all but black/);
   await refused(
     'hand',
-    '<rect width="900" height="600" fill="#b98"/><circle cx="400" cy="300" r="120" fill="#a76"/><path d="M0 0L900 420" stroke="#543" stroke-width="9"/>',
+    '<rect width="900" height="600" fill="#b98"/><circle cx="400" cy="300" r="120" fill="#a76"/><path d="M0 ' +
+      '0L900 420" stroke="#543" stroke-width="9"/>',
     /This piece was not found in the photo|This is not this piece/,
   );
   // Another piece's picture.
@@ -101,7 +102,8 @@ test('what is not the piece is refused with its reason, and can be shown by hand
     Array.from(
       { length: 60 },
       (_, k) =>
-        `<rect x="${(k * 137) % 860}" y="${(k * 71) % 560}" width="${20 + (k % 7) * 9}" height="${14 + (k % 5) * 8}" fill="hsl(${k * 40} 60% ${20 + (k % 6) * 12}%)"/>`,
+        `<rect x="${(k * 137) % 860}" y="${(k * 71) % 560}" width="${20 + (k % 7) * 9}" ` +
+        `height="${14 + (k % 5) * 8}" fill="hsl(${k * 40} 60% ${20 + (k % 6) * 12}%)"/>`,
     ).join(''),
     /This piece was not found in the photo|This is not this piece/,
   );

@@ -25,8 +25,11 @@ const NAMES = [
   ...['Plain copy paper, 80 g/m²', 'Cedar slats, 424 × 43 mm', 'Old kitchen oven, parish hall', 'Foam brush, 50 mm'],
   ...['departures-board.jpg', 'cushion.jpg', 'DEPARTURES', 'ASSAM', 'WREN', 'TICKETS', 'HALT'],
 ];
-const SIGNS =
-  /\b(mm|cm|ml|min|in|ft|oz|fl|sq|mil|ppi|dpi|MP|kB|MB|GB|kPa|RGB|PDF|PNG|SVG|CSV|ZIP|ICS|UV|USB|csv|zip|ics|fobbet|svg|pdf|jpg|png|jpeg|heic|Letter|Legal|Tabloid|AM|PM|Esc|Ctrl|Shift|Alt|Tab|Space|Enter|pH)\b|µm|m²|cm²|°[CF]|L\*|C\*/g;
+const SHORT = [
+  'mm|cm|ml|min|in|ft|oz|fl|sq|mil|ppi|dpi|MP|kB|MB|GB|kPa|RGB|PDF|PNG|SVG|CSV|ZIP|ICS|UV|USB|csv|zip|ics|fobbet',
+  'svg|pdf|jpg|png|jpeg|heic|Letter|Legal|Tabloid|AM|PM|Esc|Ctrl|Shift|Alt|Tab|Space|Enter|pH',
+];
+const SIGNS = new RegExp(`\\b(${SHORT.join('|')})\\b|µm|m²|cm²|°[CF]|L\\*|C\\*`, 'g');
 
 const WIDE = { width: 1280, height: 800 };
 const NARROW = { width: 390, height: 844 };

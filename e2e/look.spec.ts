@@ -17,7 +17,8 @@ import { expect, test } from './support/test';
 
 /** A third white, the rest a mid tone with some structure. */
 const THIRD_WHITE =
-  '<rect width="900" height="600" fill="#6a7f92"/><rect width="300" height="600" fill="#fff"/><path d="M340 100 L860 500 M340 500 L860 100" stroke="#553322" stroke-width="30"/>';
+  '<rect width="900" height="600" fill="#6a7f92"/><rect width="300" height="600" fill="#fff"/><path d="M340 100 ' +
+  'L860 500 M340 500 L860 100" stroke="#553322" stroke-width="30"/>';
 
 /** Waits until a canvas was drawn at its full size. */
 const drawn = (page: Page, testId: string) =>

@@ -21,7 +21,8 @@ import { drawPage } from './support/reading';
 import { expect, test } from './support/test';
 
 const FLAG =
-  '<svg xmlns="http://www.w3.org/2000/svg" width="900" height="600"><rect width="450" height="600" fill="#c22"/><rect x="450" width="450" height="600" fill="#22c"/><rect width="900" height="90" fill="#dc2"/></svg>';
+  '<svg xmlns="http://www.w3.org/2000/svg" width="900" height="600"><rect width="450" height="600" fill="#c22"/>' +
+  '<rect x="450" width="450" height="600" fill="#22c"/><rect width="900" height="90" fill="#dc2"/></svg>';
 /** The same flag as phones keep pictures; encoded once by a HEVC encoder, of which no package has one. */
 const HEIC = readFileSync(join(process.cwd(), 'e2e', 'support', 'flag.heic'));
 const asPng = () => sharp(Buffer.from(FLAG)).png().toBuffer();

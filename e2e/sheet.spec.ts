@@ -25,7 +25,10 @@ async function flag(name: string, width = 1200, height = 800): Promise<string> {
   const file = join(folder, `${name}.png`);
   await sharp(
     Buffer.from(
-      `<svg xmlns="http://www.w3.org/2000/svg" width="${width}" height="${height}"><rect width="${width}" height="${height}" fill="#c22"/><rect x="${width / 2}" width="${width / 2}" height="${height}" fill="#22c"/><rect width="${width}" height="${height / 8}" fill="#dc2"/><circle cx="${width * 0.3}" cy="${height * 0.6}" r="${height / 7}" fill="#fff"/></svg>`,
+      `<svg xmlns="http://www.w3.org/2000/svg" width="${width}" height="${height}"><rect width="${width}" ` +
+        `height="${height}" fill="#c22"/><rect x="${width / 2}" width="${width / 2}" height="${height}" ` +
+        `fill="#22c"/><rect width="${width}" height="${height / 8}" fill="#dc2"/><circle cx="${width * 0.3}" ` +
+        `cy="${height * 0.6}" r="${height / 7}" fill="#fff"/></svg>`,
     ),
   )
     .png()
@@ -184,7 +187,8 @@ test('a motif is cut close, an edge torn, a layer traced on its own sheet', asyn
   const leaf = join(folder, 'leaf.png');
   await sharp(
     Buffer.from(
-      '<svg xmlns="http://www.w3.org/2000/svg" width="900" height="600"><rect width="900" height="600" fill="#fff"/><ellipse cx="450" cy="300" rx="300" ry="180" fill="#262"/></svg>',
+      '<svg xmlns="http://www.w3.org/2000/svg" width="900" height="600"><rect width="900" height="600" ' +
+        'fill="#fff"/><ellipse cx="450" cy="300" rx="300" ry="180" fill="#262"/></svg>',
     ),
   )
     .png()

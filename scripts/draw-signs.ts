@@ -124,7 +124,8 @@ const DRAWINGS: Readonly<Record<FaultSignId, Drawing>> = {
   'comes-off': {
     lost: torn,
     over: inPrint(
-      '<path d="M128 8 Q168 -14 214 4 L222 66 Q176 40 140 62 Z" fill="#ece9e2" stroke="#b9b4a8"/><path d="M140 62 Q176 40 222 66 L216 78 Q176 54 146 72 Z" fill="#7d6f5c" opacity=".35"/>',
+      '<path d="M128 8 Q168 -14 214 4 L222 66 Q176 40 140 62 Z" fill="#ece9e2" stroke="#b9b4a8"/><path d="M140 ' +
+        '62 Q176 40 222 66 L216 78 Q176 54 146 72 Z" fill="#7d6f5c" opacity=".35"/>',
     ),
   },
   'holes-round': { lost: together(...ROUND.map(([x, y, radius]) => disc(x, y, radius))) },

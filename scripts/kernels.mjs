@@ -45,7 +45,8 @@ for (const { source, out, name } of KERNELS) {
   const bytes = readFileSync(wasm);
   writeFileSync(
     join(ROOT, out),
-    `// Made by \`npm run kernels\` from ${source.split('/').at(-1)}. ${bytes.length} bytes.\nexport const ${name} = '${bytes.toString('base64')}';\n`,
+    `// Made by \`npm run kernels\` from ${source.split('/').at(-1)}. ${bytes.length} bytes.\nexport const ` +
+      `${name} = '${bytes.toString('base64')}';\n`,
   );
   console.log(`${out}: ${bytes.length} bytes`);
 }

@@ -14,10 +14,12 @@ const sources = (folder) =>
     .filter((entry) => entry.isFile() && /\.tsx?$/.test(entry.name) && !/\.test\./.test(entry.name))
     .map((entry) => join(entry.parentPath, entry.name));
 
+/** As `say` reads it: a break in the code is a blank. */
 const textOf = (template) =>
-  ts.isNoSubstitutionTemplateLiteral(template)
+  (ts.isNoSubstitutionTemplateLiteral(template)
     ? template.text
-    : template.head.text + template.templateSpans.map(({ literal }, index) => `{${index}}${literal.text}`).join('');
+    : template.head.text + template.templateSpans.map(({ literal }, index) => `{${index}}${literal.text}`).join('')
+  ).replace(/\s*\n\s*/g, ' ');
 
 const isString = (node) => ts.isStringLiteral(node) || ts.isNoSubstitutionTemplateLiteral(node);
 
@@ -28,8 +30,17 @@ function tableWords(node, codes, take) {
     if (!codes.includes(node.name.text)) tableWords(node.initializer, codes, take);
     return;
   }
-  if (isString(node)) take(node.text);
+  const text = joined(node);
+  if (text !== null) take(text);
   else ts.forEachChild(node, (child) => tableWords(child, codes, take));
+}
+
+/** A string, or several put together by plus; null for all else. */
+function joined(node) {
+  if (isString(node)) return node.text;
+  if (!ts.isBinaryExpression(node) || node.operatorToken.kind !== ts.SyntaxKind.PlusToken) return null;
+  const [left, right] = [joined(node.left), joined(node.right)];
+  return left === null || right === null ? null : left + right;
 }
 
 function messagesIn(file, take) {

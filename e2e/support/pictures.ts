@@ -21,10 +21,13 @@ export async function turnedPhoto(name: string, uprightWidth: number, uprightHei
   const file = join(FOLDER, `${name}.jpg`);
   const [w, h] = [Math.round(uprightWidth / 2), Math.round(uprightHeight / 2)];
   const rgb = ([r, g, b]: readonly number[]) => `rgb(${r},${g},${b})`;
-  const quarters =
-    Buffer.from(`<svg xmlns="http://www.w3.org/2000/svg" width="${uprightWidth}" height="${uprightHeight}">
-    <rect width="${w}" height="${h}" fill="${rgb(CORNERS.topLeft)}"/><rect x="${w}" width="${w}" height="${h}" fill="${rgb(CORNERS.topRight)}"/>
-    <rect y="${h}" width="${w}" height="${h}" fill="${rgb(CORNERS.bottomLeft)}"/><rect x="${w}" y="${h}" width="${w}" height="${h}" fill="${rgb(CORNERS.bottomRight)}"/></svg>`);
+  const quarters = Buffer.from(
+    `<svg xmlns="http://www.w3.org/2000/svg" width="${uprightWidth}" height="${uprightHeight}">
+    <rect width="${w}" height="${h}" fill="${rgb(CORNERS.topLeft)}"/><rect x="${w}" width="${w}" height="${h}" ` +
+      `fill="${rgb(CORNERS.topRight)}"/>
+    <rect y="${h}" width="${w}" height="${h}" fill="${rgb(CORNERS.bottomLeft)}"/><rect x="${w}" y="${h}" ` +
+      `width="${w}" height="${h}" fill="${rgb(CORNERS.bottomRight)}"/></svg>`,
+  );
   const noise = await sharp({
     create: {
       width: Math.round(uprightWidth / 4),

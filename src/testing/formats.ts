@@ -1,8 +1,10 @@
 import type { Schema } from 'joi';
 import { bundleSchema, pieceSchema } from '@/records';
 
-const schemaText = (schema: Schema, title: string): string =>
-  `${JSON.stringify({ $schema: 'https://json-schema.org/draft/2020-12/schema', title, ...schema['~standard'].jsonSchema.input({ target: 'draft-2020-12' }) }, null, 2)}\n`;
+function schemaText(schema: Schema, title: string): string {
+  const own = schema['~standard'].jsonSchema.input({ target: 'draft-2020-12' });
+  return `${JSON.stringify({ $schema: 'https://json-schema.org/draft/2020-12/schema', title, ...own }, null, 2)}\n`;
+}
 
 /** The published formats with their schema files under docs/formats. */
 export const FORMATS = [

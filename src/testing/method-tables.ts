@@ -42,12 +42,16 @@ function table(print: PrintId): string {
       atHand: NOTHING_SAID,
     };
     const ranked = rankMethods(context);
-    return `| ${SURFACE_WORDS[surface.id].name} | ${BINDERS.map((binder) => cell(ranked.filter((candidate) => candidate.binder.id === binder.id))).join(' | ')} |`;
+    const cells = BINDERS.map((binder) => cell(ranked.filter((candidate) => candidate.binder.id === binder.id)));
+    return `| ${SURFACE_WORDS[surface.id].name} | ${cells.join(' | ')} |`;
   });
   return `## ${PRINT_WORDS[print].name}\n\n${head}\n${rows.join('\n')}\n`;
 }
 
 /** docs/methods.md: every surface, bare, with every binder and print. */
 export const methodTables = (): string =>
-  `# Which method works: every surface, binder and print\n\nMade by the code (\`npm run formats\`); a test keeps it current. For a bare surface, a print of about letter size, on a wall. *works*, *if* something is done first, or *no* with the reason's
-code; in brackets the school that does best. The sentences are in \`src/words/methods.ts\`.\n\n${PRINTS.map((print) => table(print.id)).join('\n')}`;
+  '# Which method works: every surface, binder and print\n\n' +
+  'Made by the code (`npm run formats`); a test keeps it current. For a bare surface, a print of about letter size, ' +
+  "on a wall. *works*, *if* something is done first, or *no* with the reason's\n" +
+  'code; in brackets the school that does best. The sentences are in `src/words/methods.ts`.\n\n' +
+  PRINTS.map((print) => table(print.id)).join('\n');

@@ -153,9 +153,11 @@ function table({ name, piece }: WholeRun): string {
   const paint = plan.surface.paintMl > 0 ? ` Paint ${plan.surface.paintMl.toFixed(1)} ml.` : '';
   const sealer =
     plan.seal.sealing && plan.seal.sealing.totalMl > 0 ? ` Sealer ${plan.seal.sealing.totalMl.toFixed(1)} ml.` : '';
+  const wetWith = binder.wet ? ` with ${BINDER_WORDS[binder.id].inText}` : '';
   return [
     `## ${name}\n`,
-    `${SURFACE_WORDS[plan.surface.record.id].shortName}; ${SCHOOL_NAMES[school.id].inText}${binder.wet ? ` with ${BINDER_WORDS[binder.id].inText}` : ''}. Hands ${hands} min in all.${medium}${paint}${sealer}\n`,
+    `${SURFACE_WORDS[plan.surface.record.id].shortName}; ${SCHOOL_NAMES[school.id].inText}${wetWith}. ` +
+      `Hands ${hands} min in all.${medium}${paint}${sealer}\n`,
     '| | Step | Hands | Then | which | at |\n|---|---|---|---|---|---|',
     ...rows,
     '',
@@ -164,4 +166,7 @@ function table({ name, piece }: WholeRun): string {
 
 /** docs/runs.md. */
 export const wholeRuns = (): string =>
-  `# Whole runs\n\nMade by the code (\`npm run formats\`); a test keeps it current. ${WHOLE_RUNS.length} pieces, among them one of each of the ${SCHOOLS.length} schools, in a room of 21 °C and 50 %, still air, at the usual pace. Waits are the likely ones.\n\n${WHOLE_RUNS.map(table).join('\n')}`;
+  '# Whole runs\n\n' +
+  `Made by the code (\`npm run formats\`); a test keeps it current. ${WHOLE_RUNS.length} pieces, among them one of each ` +
+  `of the ${SCHOOLS.length} schools, in a room of 21 °C and 50 %, still air, at the usual pace. Waits are the likely ` +
+  `ones.\n\n${WHOLE_RUNS.map(table).join('\n')}`;

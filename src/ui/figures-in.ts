@@ -1,9 +1,11 @@
 import { say } from '@/words/say';
-const UNITS = say`%|mm|cm²|cm|m²|m|µm|mil|sq in|sq ft|in|ft|ml|l|fl oz|g/m²|g|h|min|s|days?|weeks?|°C|°F|ppi|MP|MB|kB|GB|px|W|pages?|coats?|passes|pass|points?`;
+const UNITS = say`%|mm|cm²|cm|m²|m|µm|mil|sq in|sq ft|in|ft|ml|l|fl
+  oz|g/m²|g|h|min|s|days?|weeks?|°C|°F|ppi|MP|MB|kB|GB|px|W|pages?|coats?|passes|pass|points?`;
 const NUMBER = '\\d[\\d.,]*(?:/\\d+)?(?: \\d+/\\d+)?';
+const UNIT = ` (?:${UNITS})(?![\\p{L}\\p{N}²])`;
 /** A figure with its unit, a size, a signed figure, or a time of day: what is read as one. */
 const FIGURE = new RegExp(
-  `(?:[×+−=<>≤≥±] )?${NUMBER}(?:(?: × ${NUMBER})+(?: (?:${UNITS})(?![\\p{L}\\p{N}²]))?| (?:${UNITS})(?![\\p{L}\\p{N}²])|:\\d\\d [AP]M\\b| \\d+/\\d+)|[×+−±] \\d[\\d.,]*`,
+  `(?:[×+−=<>≤≥±] )?${NUMBER}(?:(?: × ${NUMBER})+(?:${UNIT})?|${UNIT}|:\\d\\d [AP]M\\b| \\d+/\\d+)|[×+−±] \\d[\\d.,]*`,
   'gu',
 );
 

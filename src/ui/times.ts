@@ -76,8 +76,8 @@ function patternIn(pattern: string, { monthFirst, clock }: DateWriting): string 
 export const formatHours = (spans: readonly DaySpan[]): string => formatSpans(spans, writingHere().clock);
 
 /**
- * "Sat 12 Dec 09:40", or "Sat Dec 12, 9:40 AM" where that is usual, and its parts, in this machine's time. The browser's own names: a formatter with a locale of its
- * own would weigh on every page.
+ * "Sat 12 Dec 09:40", or "Sat Dec 12, 9:40 AM" where that is usual, and its parts, in this machine's time. The
+ * browser's own names: a formatter with a locale of its own would weigh on every page.
  */
 export const dated = (at: number | Date, pattern: DatePattern, writing = writingHere()): string =>
   patternIn(pattern, writing).replace(

@@ -75,7 +75,9 @@ const single = (kind: string | number | undefined) =>
 
 /** Pictures that are known by name, and can’t be read here. */
 const NAMED_TYPES: Readonly<Record<string, string>> = said({
-  tiff: 'This is a TIFF picture, often of a scanner or in inks (CMYK). Save it as PNG or JPEG in RGB and choose it again; nothing was changed.',
+  tiff:
+    'This is a TIFF picture, often of a scanner or in inks (CMYK). Save it as PNG or JPEG in RGB and choose it ' +
+    'again; nothing was changed.',
   svg: 'This is a drawing (SVG). Save it as PNG at the size you want; nothing was changed.',
 });
 
@@ -101,7 +103,8 @@ const SENTENCES: Readonly<Record<FailureCode, Sentence>> = {
     NAMED_TYPES[String(type)] ??
     say`This is not a JPEG, PNG, WebP, HEIC or AVIF picture. Save it as one of these and choose it again; nothing was changed.`,
   'picture-too-large': ({ bytes }) =>
-    say`This file has ${Math.round(figure(bytes) / 1048576)} MB; up to 64 MB can be taken. Save it at a higher compression; nothing was changed.`,
+    say`This file has ${Math.round(figure(bytes) / 1048576)} MB; up to 64 MB can be taken. Save it at a higher
+      compression; nothing was changed.`,
   'picture-too-many-pixels': ({ megapixels }) =>
     say`This picture has ${megapixels} megapixels; up to 120 can be taken. Reduce it first; nothing was changed.`,
   'picture-broken': () =>
@@ -147,7 +150,8 @@ const SENTENCES: Readonly<Record<FailureCode, Sentence>> = {
     say`This is not a page of this print: its marks were not found. Choose a photo of a page as it was sent last, marks and bar in view.`,
   'proof-failed': () => say`The photo could not be read: the browser stopped it. Try again; nothing was changed.`,
   'piece-not-found': () =>
-    say`This piece was not found in the photo: nothing of its picture is to be seen. Take it from above, all of the piece in view, in even light.`,
+    say`This piece was not found in the photo: nothing of its picture is to be seen. Take it from above, all of
+      the piece in view, in even light.`,
   'piece-dark': () => say`This photo is all but black. Take it again with more light; nothing was read.`,
   'piece-other': () =>
     say`This is not this piece, or too little of its picture is left to tell. Choose a photo of it as it lies now, all of it in view.`,
@@ -171,7 +175,8 @@ const SENTENCES: Readonly<Record<FailureCode, Sentence>> = {
   'shop-request': () => say`The copy shop did not understand the order. Choose its options again.`,
   'shop-away': () => say`The copy shop’s stand-in does not answer: is Fobbet’s own server still running?`,
   'trace-nothing': () =>
-    say`Nothing stands out from the table in the middle of this photo. Lay the blank on something of another colour and take the photo again; nothing was changed.`,
+    say`Nothing stands out from the table in the middle of this photo. Lay the blank on something of another
+      colour and take the photo again; nothing was changed.`,
   'trace-cut-off': () =>
     say`The blank reaches the rim of this photo. Step back so that table shows all round it; nothing was changed.`,
   'trace-failed': () =>
@@ -211,11 +216,13 @@ const SENTENCES: Readonly<Record<FailureCode, Sentence>> = {
       : say`This piece was changed in another window since. Nothing was taken back.`,
   'piece-exists': () => say`A piece with this identity is here already. Nothing was changed.`,
   'record-newer': ({ found, known }) =>
-    say`This piece was saved by a newer Fobbet (version ${found}; this one reads up to ${known}). It is kept as it is. Update Fobbet to open it.`,
+    say`This piece was saved by a newer Fobbet (version ${found}; this one reads up to ${known}). It is kept as it
+      is. Update Fobbet to open it.`,
   'record-unversioned': () => say`This piece does not say its version, so it cannot be read. It is kept as it is.`,
   'record-invalid': () => say`That does not fit the piece and was not saved. The piece is as it was before.`,
   'single-newer': ({ kind, found, known }) =>
-    say`${single(kind).upper} was saved by a newer Fobbet (version ${found}; this one reads up to ${known}). It is kept as it is, and nothing is written over it. Update Fobbet to use it.`,
+    say`${single(kind).upper} was saved by a newer Fobbet (version ${found}; this one reads up to ${known}). It is
+      kept as it is, and nothing is written over it. Update Fobbet to use it.`,
   'single-unreadable': ({ kind }) =>
     say`${single(kind).upper} can’t be read. It is kept as it is, and nothing is written over it.`,
   'single-refused': ({ kind, path }) =>
@@ -247,7 +254,8 @@ const SENTENCES: Readonly<Record<FailureCode, Sentence>> = {
   'bundle-foreign': () =>
     say`This zip file was not made by Fobbet. Choose a file that ends in .fobbet.zip; nothing was changed.`,
   'bundle-newer': ({ found, known }) =>
-    say`This bundle was made by a newer Fobbet (version ${found}; this one reads up to ${known}). Update Fobbet to open it; nothing was changed.`,
+    say`This bundle was made by a newer Fobbet (version ${found}; this one reads up to ${known}). Update Fobbet to
+      open it; nothing was changed.`,
   'bundle-damaged': () =>
     say`This bundle is damaged or cut short. Copy it again from where it came; nothing was changed.`,
   'bundle-picture-missing': ({ name }) =>

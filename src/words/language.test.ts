@@ -24,6 +24,13 @@ describe('in English what stands in the code is said', () => {
     expect(say`Pour ${34} ml${false}${null}${undefined}.`).toBe('Pour 34 ml.');
     expect(say`${0} of ${2.5}`).toBe('0 of 2.5');
   });
+  it('a sentence that goes on in the next line of the code is one, its values as they are', () => {
+    const [long, typed] = [34, 'two\n  lines'];
+    expect(say`Pour
+      ${long} ml, and
+      no more.`).toBe('Pour 34 ml, and no more.');
+    expect(say`“${typed}”`).toBe('“two\n  lines”');
+  });
   it('tables, counts, lists, figures and dates', () => {
     const table = { a: 'One', b: ['Two'] };
     expect(said(table)).toBe(table);
@@ -43,6 +50,12 @@ describe('in a made-up language', () => {
     expect(message).not.toMatch(/[A-Za-z]{2}/);
     expect(message.length).toBeGreaterThanOrEqual(Math.ceil(39 * 1.33));
     expect(message).toContain('100 %');
+  });
+  it('a sentence is the same however the code breaks it', () => {
+    const broken = say`Print ${3} sheets,
+      then wait.`;
+    expect(broken).toBe(say`Print ${3} sheets, then wait.`);
+    expect(broken).not.toContain('\n');
   });
   it('values stay as they are, figures with the comma of the language', () => {
     expect(say`${'Route map'}: ${1.5} of ${'2.50'} ml, ${1200}`).toMatch(/^⟦Route map: 1,5 .* 2,50 .*, 1200/);

@@ -27,12 +27,14 @@ export function layingWords(step: LayingStep, binder: BinderRecord, units: Wordi
       return sentences(
         step.whole
           ? say`Coat the surface with ${units.volume(step.volumeMl)}, from the middle outwards, over the whole face.`
-          : say`Coat the surface with ${units.volume(step.volumeMl)}, from the middle outwards, ${units.length(step.pastMm)} past the marks.`,
+          : say`Coat the surface with ${units.volume(step.volumeMl)}, from the middle outwards,
+            ${units.length(step.pastMm)} past the marks.`,
         step.fillWeave && say`Fill every dip of the weave.`,
       );
     case 'coat-paper':
       return step.hidesPrint
-        ? say`Coat the printed side with ${units.volume(step.volumeMl)} on baking parchment, to the edge and over it, thick enough that the print cannot be seen. Lift it by its rim.`
+        ? say`Coat the printed side with ${units.volume(step.volumeMl)} on baking parchment, to the edge and over
+          it, thick enough that the print cannot be seen. Lift it by its rim.`
         : say`Coat the printed side with ${units.volume(step.volumeMl)} on baking parchment, to the edge and over it. Lift it by its rim.`;
     case 'lay':
       return sentences(

@@ -40,7 +40,8 @@ export const CONDITION_WORDS: Readonly<Record<ConditionCode, string>> = said({
   'swatch-of-heat-set': 'Works if a swatch of the heat-set print does not bleed. Expect a paler picture.',
   'paler-ink': 'Works if a paler, softer picture will do: the dye runs a little before it is peeled.',
   'much-paler-ink':
-    'Works if you accept a paler picture: water takes dye that nothing has set with every pass. Heat-setting it first, or the tacky peel, keeps more.',
+    'Works if you accept a paler picture: water takes dye that nothing has set with every pass. Heat-setting it ' +
+    'first, or the tacky peel, keeps more.',
   'coated-smooth-first':
     'Works if a base coat of chalk-type paint fills the weave first: the liner must touch everywhere.',
   'led-only': 'Works if it holds an LED: never on a candle that will burn.',
@@ -58,7 +59,8 @@ export function refusalWords(refusal: Refusal): string {
     case 'never-on-candle':
       return say`An opaque white coat hides the light of an LED candle.`;
     case 'needs-opaque-medium':
-      return say`${SURFACE_WORDS[refusal.surface].shortName} takes opaque photo-transfer medium only: a clear binder cracks off and the picture does not show.`;
+      return say`${SURFACE_WORDS[refusal.surface].shortName} takes opaque photo-transfer medium only: a clear
+        binder cracks off and the picture does not show.`;
     case 'wrong-surface':
       return SCHOOL_WORDS[refusal.school].only ?? '';
     case 'needs-bare-face':
@@ -66,7 +68,8 @@ export function refusalWords(refusal: Refusal): string {
     case 'wash-takes-it':
       return say`Cloth that is worn or washed needs opaque medium: everything else washes out.`;
     case 'inkjet-bleeds':
-      return say`Inkjet dye dissolves in a wet binder: it bleeds and fades. Take a toner copy of the print, or heat-set it and choose that kind.`;
+      return say`Inkjet dye dissolves in a wet binder: it bleeds and fades. Take a toner copy of the print, or
+        heat-set it and choose that kind.`;
     case 'paper-does-not-break-down':
       return `${PRINT_WORDS[refusal.print].name}: ${PRINT_WORDS[refusal.print].note}`;
     case 'needs-plain-paper':
@@ -75,7 +78,8 @@ export function refusalWords(refusal: Refusal): string {
         say`This way needs plain paper.`,
       );
     case 'photo-not-traced':
-      return say`Only outlines can be traced: a photo has none to follow. Say at Picture that it is lettering or line art, or move it another way.`;
+      return say`Only outlines can be traced: a photo has none to follow. Say at Picture that it is lettering or
+        line art, or move it another way.`;
     case 'other-print':
       return say`Needs another print: ${PRINT_WORDS[refusal.needs].inText}.`;
   }

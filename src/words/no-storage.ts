@@ -9,7 +9,9 @@ export const NO_STORAGE_WORDS: Readonly<
   },
   forbidden: {
     what: 'This browser does not let Fobbet keep anything.',
-    todo: 'It may be a private window, or storage may be blocked for this address: open an ordinary window, or allow cookies and site data for it, and reload.',
+    todo:
+      'It may be a private window, or storage may be blocked for this address: open an ordinary window, or ' +
+      'allow cookies and site data for it, and reload.',
   },
   newer: {
     what: 'What is kept here was written by a newer Fobbet.',

@@ -7,8 +7,19 @@ type Value = string | number | false | null | undefined;
 const written = (value: Value): string =>
   value === false || value === null || value === undefined ? '' : IS_ENGLISH ? String(value) : isolated(figure(value));
 
+/** A sentence too long for a line of code goes on in the next: the break, and what the next begins with, are one blank. */
+function partsOf(strings: TemplateStringsArray): readonly string[] {
+  let parts = unbroken.get(strings);
+  if (!parts) {
+    parts = strings.map((part) => part.replace(/\s*\n\s*/g, ' '));
+    unbroken.set(strings, parts);
+  }
+  return parts;
+}
+const unbroken = new WeakMap<TemplateStringsArray, readonly string[]>();
+
 const numbered = (strings: TemplateStringsArray): string =>
-  strings.reduce((message, part, index) => `${message}{${index - 1}}${part}`);
+  partsOf(strings).reduce((message, part, index) => `${message}{${index - 1}}${part}`);
 
 /** A message's own text and its values' places, in the language that is spoken. */
 export const messageParts = (strings: TemplateStringsArray): (string | number)[] =>
@@ -18,7 +29,7 @@ export const messageParts = (strings: TemplateStringsArray): (string | number)[]
 
 /** A sentence, or a word of its own: what stands here is the English of it, and the key to it in every other language. */
 export function say(strings: TemplateStringsArray, ...values: readonly Value[]): string {
-  if (IS_ENGLISH) return strings.reduce((text, part, index) => `${text}${written(values[index - 1])}${part}`);
+  if (IS_ENGLISH) return partsOf(strings).reduce((text, part, index) => `${text}${written(values[index - 1])}${part}`);
   return messageParts(strings)
     .map((part) => (typeof part === 'number' ? written(values[part]) : part))
     .join('');

@@ -28,4 +28,5 @@ export const SHEEN_ADVICE: Readonly<Record<SheenReason, string>> = said({
 });
 
 /** A sprayed sealer in its own words. */
-export const SPRAY_WORDS = say`Two or three light coats, 15 to 30 min apart, from an arm’s length, each stroke half over the last. Outside or with strong ventilation, dry and calm, at 15 to 25 °C; lay it flat, or it runs.`;
+export const SPRAY_WORDS = say`Two or three light coats, 15 to 30 min apart, from an arm’s length, each stroke
+  half over the last. Outside or with strong ventilation, dry and calm, at 15 to 25 °C; lay it flat, or it runs.`;

@@ -40,7 +40,11 @@ export function specimenWords({ surface, blank, landed, layers, grainDeg }: Desc
   if (landed.length > 0) told.push(...printWords(ringsBox(landed), blank, units));
   for (const layer of layers)
     told.push(
-      `${remarks(layer.kind === 'text' ? say`Lettering “${layer.text}”` : say`A further picture`, sized(layer.box, units), from(layer.box, units))}.`,
+      `${remarks(
+        layer.kind === 'text' ? say`Lettering “${layer.text}”` : say`A further picture`,
+        sized(layer.box, units),
+        from(layer.box, units),
+      )}.`,
     );
   return told;
 }
@@ -58,7 +62,9 @@ function printWords(print: RectMm, blank: Blank, units: Wording): string[] {
   const bottom = blank.heightMm - print.yMm - print.heightMm;
   return [
     say`The print: ${sized(print, units)}.`,
-    say`It lies ${units.length(print.xMm)} from the left and ${units.length(print.yMm)} from the top; ${units.length(Math.max(0, right))} are left at the right and ${units.length(Math.max(0, bottom))} at the foot.`,
+    say`It lies ${units.length(print.xMm)} from the left and ${units.length(print.yMm)} from the top;
+      ${units.length(Math.max(0, right))} are left at the right and ${units.length(Math.max(0, bottom))} at the
+      foot.`,
   ];
 }
 

@@ -140,7 +140,10 @@ class Outline {
       case 'Q':
         return `Q${this.point(place, command.x1, command.y1)} ${this.point(place, command.x, command.y)}`;
       case 'C':
-        return `C${this.point(place, command.x1, command.y1)} ${this.point(place, command.x2, command.y2)} ${this.point(place, command.x, command.y)}`;
+        return (
+          `C${this.point(place, command.x1, command.y1)} ${this.point(place, command.x2, command.y2)} ` +
+          `${this.point(place, command.x, command.y)}`
+        );
       default:
         return 'Z';
     }

@@ -46,7 +46,9 @@ export function standingView(standing: Standing): StandingView {
   const middle = width / 2;
   const foot = mouthY + rise;
   const mouth = `M${middle - top} ${mouthY}a${top} ${TILT * top} 0 0 1 ${2 * top} 0a${top} ${TILT * top} 0 0 1 ${-2 * top} 0Z`;
-  const side = `M${middle - top} ${mouthY}L${middle - bottom} ${foot}A${bottom} ${TILT * bottom} 0 0 0 ${middle + bottom} ${foot}L${middle + top} ${mouthY}`;
+  const side =
+    `M${middle - top} ${mouthY}L${middle - bottom} ${foot}A${bottom} ${TILT * bottom} 0 0 0 ` +
+    `${middle + bottom} ${foot}L${middle + top} ${mouthY}`;
   return { widthMm: width, heightMm: foot + TILT * bottom, path: `${mouth}${side}` };
 }
 

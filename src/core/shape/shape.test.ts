@@ -188,7 +188,7 @@ describe('bending a print to a vessel’s side', () => {
     );
   });
 
-  it('lands straight lines straight on the vessel: rolled up, level lines are level circles and upright ones run straight down its side', () => {
+  it('rolled up, level lines are level circles on the vessel, and upright ones run straight down its side', () => {
     fc.assert(
       fc.property(
         vessel,
@@ -310,7 +310,8 @@ describe('an outline from an SVG drawing', () => {
   it('takes the largest shape, through groups and transforms, in its own size', () => {
     const read = readSvgOutline(
       svg(
-        '<defs><rect width="900" height="900"/></defs><circle r="3"/><g transform="translate(10 5)"><g transform="rotate(90)"><path d="M0 0 h40 v20 h-40 z"/></g></g>',
+        '<defs><rect width="900" height="900"/></defs><circle r="3"/><g transform="translate(10 5)"><g ' +
+          'transform="rotate(90)"><path d="M0 0 h40 v20 h-40 z"/></g></g>',
         'width="100mm" viewBox="0 0 200 200"',
       ),
     );

@@ -15,11 +15,16 @@ const round = (mm: number): number => Number(mm.toFixed(3));
 
 function drawing(title: string, widthMm: number, heightMm: number, body: string): string {
   const [w, h] = [round(widthMm + 2 * PAD_MM), round(heightMm + 2 * PAD_MM)];
-  return `<svg xmlns="http://www.w3.org/2000/svg" width="${w}mm" height="${h}mm" viewBox="${-PAD_MM} ${-PAD_MM} ${w} ${h}"><title>${escaped(title)}</title><g fill="none" stroke="#000" stroke-width="${LINE_MM}">${body}</g></svg>\n`;
+  return (
+    `<svg xmlns="http://www.w3.org/2000/svg" width="${w}mm" height="${h}mm" viewBox="${-PAD_MM} ${-PAD_MM} ` +
+    `${w} ${h}"><title>${escaped(title)}</title><g fill="none" stroke="#000" stroke-width="${LINE_MM}">${body}</g>` +
+    `</svg>\n`
+  );
 }
 
 const words = (x: number, y: number, text: string, anchor = 'start'): string =>
-  `<text x="${round(x)}" y="${round(y)}" font-size="3.2" font-family="sans-serif" text-anchor="${anchor}" fill="#000" stroke="none">${escaped(text)}</text>`;
+  `<text x="${round(x)}" y="${round(y)}" font-size="3.2" font-family="sans-serif" text-anchor="${anchor}" ` +
+  `fill="#000" stroke="none">${escaped(text)}</text>`;
 const dashed = (x1: number, y1: number, x2: number, y2: number): string =>
   `<line x1="${round(x1)}" y1="${round(y1)}" x2="${round(x2)}" y2="${round(y2)}" stroke-dasharray="3 2"/>`;
 
@@ -32,7 +37,9 @@ const edgeOf = ({ widthMm, heightMm }: PrintBlock): Ring => [
 
 /** Cut lines of one print, as they lie on the printed sheet's back or, mirrored, on its front; folds are dashed. */
 export function cutTemplate(title: string, block: PrintBlock, mirrored: boolean): string {
-  const lines = `<path d="${(block.cut ?? [edgeOf(block)]).map(ringPath).join(' ')}" fill-rule="evenodd"/>${block.folds.map(({ x1, y1, x2, y2 }) => dashed(x1, y1, x2, y2)).join('')}`;
+  const lines =
+    `<path d="${(block.cut ?? [edgeOf(block)]).map(ringPath).join(' ')}" ` +
+    `fill-rule="evenodd"/>${block.folds.map(({ x1, y1, x2, y2 }) => dashed(x1, y1, x2, y2)).join('')}`;
   return drawing(
     title,
     block.widthMm,
@@ -57,7 +64,8 @@ export function placementTemplate(
   const holes = blank.openings
     .map(
       ({ xMm, yMm, diameterMm }) =>
-        `<path d="M${round(xMm - diameterMm / 2 - 2)} ${round(yMm)}h${round(diameterMm + 4)}M${round(xMm)} ${round(yMm - diameterMm / 2 - 2)}v${round(diameterMm + 4)}"/>`,
+        `<path d="M${round(xMm - diameterMm / 2 - 2)} ${round(yMm)}h${round(diameterMm + 4)}M${round(xMm)} ` +
+        `${round(yMm - diameterMm / 2 - 2)}v${round(diameterMm + 4)}"/>`,
     )
     .join('');
   const body = [

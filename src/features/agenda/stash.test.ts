@@ -129,7 +129,8 @@ describe('a stash as a table', () => {
 
   it('takes the good rows and names the bad ones by line and reason', () => {
     const text =
-      'kind,name,left,unit,price\nbinder,Gel,100,ml,12\nspoon,Odd,1,,\nbinder,,1,,\nsealer,"Two\nlines",abc,,\n\nbrush,Foam,3,pieces,2\nbinder,Sour,5,litres,1\npaper,Copy,-4,,\n';
+      'kind,name,left,unit,price\nbinder,Gel,100,ml,12\nspoon,Odd,1,,\nbinder,,1,,\nsealer,"Two\nlines",abc,,\n\n' +
+      'brush,Foam,3,pieces,2\nbinder,Sour,5,litres,1\npaper,Copy,-4,,\n';
     const found = read(text);
     expect(found.ok && found.value.items.map(({ name }) => name)).toEqual(['Gel', 'Foam']);
     expect(found.ok && found.value.faults).toEqual([

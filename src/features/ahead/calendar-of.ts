@@ -9,7 +9,10 @@ type Planned = Pick<Schedule, 'entries' | 'agenda' | 'pieces'>;
 /** A day that is kept, in the calendar: no work, a quarter of an hour. */
 const DATE_MINUTES = 15;
 
-/** One event for each step of the plan, of a set for all done in one go, and each day to keep; ids stay the same however often they are placed anew. */
+/**
+ * One event for each step of the plan, of a set for all done in one go, and each day to keep; ids stay the same however
+ * often they are placed anew.
+ */
 export const calendarOf = (schedule: Planned, now: number): CalendarEntry[] => [
   ...stepsOf(schedule),
   ...datesAhead(schedule, now)

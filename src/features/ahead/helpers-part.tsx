@@ -44,7 +44,8 @@ export function HelpersPart({ schedule }: { schedule: Schedule }) {
   return (
     <Part title={say`Who helps`}>
       {agenda.helpers.length === 0 && (
-        <Note>{say`Somebody who helps has evenings of their own, and does what you tick: steps go to whoever can begin first, and what takes two waits until both are free.`}</Note>
+        <Note>{say`Somebody who helps has evenings of their own, and does what you tick: steps go to whoever can
+          begin first, and what takes two waits until both are free.`}</Note>
       )}
       {agenda.helpers.map(({ id, name: called, weekly, days, can }) => (
         <section key={id} className={css.helper} aria-label={called} data-testid="helper">

@@ -42,7 +42,9 @@ export function HoursPart({ schedule }: { schedule: Schedule }) {
     report(read);
     if (!read.ok || !(await change({ busy: read.value, busyFrom: file.name }))) return;
     notice({
-      text: say`${read.value.length} busy times until ${clockTime(read.value[read.value.length - 1]!.untilAt, clock())} taken from ${file.name}. The plan goes round them.`,
+      text: say`${read.value.length} busy times until
+        ${clockTime(read.value[read.value.length - 1]!.untilAt, clock())} taken from ${file.name}. The plan goes
+        round them.`,
       tone: 'success',
     });
   };
@@ -146,7 +148,8 @@ export function HoursPart({ schedule }: { schedule: Schedule }) {
           testId="busy-in"
         >{say`Busy times from a calendar file`}</FileButton>
         {agenda.busyFrom !== null && (
-          <Note>{sayWith`${agenda.busy.length} busy times from ${agenda.busyFrom}. ${(<TextButton onClick={() => void change({ busy: [], busyFrom: null })}>{say`Forget them`}</TextButton>)}`}</Note>
+          <Note>{sayWith`${agenda.busy.length} busy times from ${agenda.busyFrom}.
+            ${(<TextButton onClick={() => void change({ busy: [], busyFrom: null })}>{say`Forget them`}</TextButton>)}`}</Note>
         )}
       </NextRow>
     </Part>

@@ -24,7 +24,8 @@ export function LatePart({ schedule }: { schedule: Schedule }) {
           </Note>
         )}
         {schedule.beyond > 0 && (
-          <Note>{say`${schedule.beyond} more pieces wait until there is room in the plan: those due first, or worked on last, come first.`}</Note>
+          <Note>{say`${schedule.beyond} more pieces wait until there is room in the plan: those due first, or
+            worked on last, come first.`}</Note>
         )}
         {schedule.aside.map(({ id, name }) => (
           <p key={id} className={css.late}>{sayWith`${name} is set aside. ${(

@@ -45,7 +45,8 @@ function GroupList({ group, onChoose }: { group: readonly PlanEntry[]; onChoose:
             type="button"
             data-key={key}
             onClick={() => onChoose(key)}
-          >{sayWith`${(<b>{startAt === null ? '' : dated(startAt, 'EEE HH:mm')}</b>)} ${piece.name}: ${lowerFirst(stepTitle(step.title))}, ${minutes} min`}</button>
+          >{sayWith`${(<b>{startAt === null ? '' : dated(startAt, 'EEE HH:mm')}</b>)} ${piece.name}:
+            ${lowerFirst(stepTitle(step.title))}, ${minutes} min`}</button>
         </li>
       ))}
     </ul>

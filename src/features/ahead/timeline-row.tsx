@@ -94,7 +94,8 @@ function Wait({ entry, row, scale }: { entry: PlanEntry; row: Row; scale: TimeSc
         stroke="var(--marigold)"
         strokeWidth={0.6}
       >
-        <title>{say`${entry.piece.name}: waiting after ${lowerFirst(stepTitle(entry.step.title))}, until ${dated(ripeAt, 'EEE HH:mm')}`}</title>
+        <title>{say`${entry.piece.name}: waiting after ${lowerFirst(stepTitle(entry.step.title))}, until
+          ${dated(ripeAt, 'EEE HH:mm')}`}</title>
       </rect>
       {!lane && entry.step.wait.place === 'rack' && <Ring at={x(ripeAt)} />}
       {lane && x(ripeAt) - x(endAt) > 90 && (
@@ -187,7 +188,8 @@ function Group({
       data-steps={group.map(({ key }) => key).join(' ')}
       role="button"
       tabIndex={0}
-      aria-label={say`${group.length} steps from ${dated(startAt, 'EEE d MMM HH:mm')}: ${group.map(({ piece, step }) => `${piece.name}, ${lowerFirst(stepTitle(step.title))}`).join('; ')}`}
+      aria-label={say`${group.length} steps from ${dated(startAt, 'EEE d MMM HH:mm')}:
+        ${group.map(({ piece, step }) => `${piece.name}, ${lowerFirst(stepTitle(step.title))}`).join('; ')}`}
       onClick={open}
       onKeyDown={(event) => {
         if (event.key !== 'Enter' && event.key !== ' ') return;

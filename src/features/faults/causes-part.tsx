@@ -48,7 +48,8 @@ export function CausesPart({
     return (
       <p className={css.empty}>
         {sentences(
-          say`Press what you see, one sign or several. Likely causes stand here, each with what speaks for it and against it, what to do now, and what to do next time.`,
+          say`Press what you see, one sign or several. Likely causes stand here, each with what speaks for it and
+            against it, what to do now, and what to do next time.`,
           of === null && say`Say which piece it is, and its record speaks too: waits, room, coat, paper, passes.`,
         )}
       </p>

@@ -26,6 +26,8 @@ export function CopyPart({ copying, copies }: { copying: ReturnType<typeof useCo
     const folder = await chooseFolder();
     if (folder && report(await changeCopies(database(), { folder }))) await make('folder');
   };
+  const choose = () => void setFolder();
+  const stop = () => void changeCopies(database(), { folder: null }).then(report);
   const copyIntoFolder = async () => {
     if (copies.folder && (await askToWrite(copies.folder))) await make('folder');
   };
@@ -68,12 +70,15 @@ export function CopyPart({ copying, copies }: { copying: ReturnType<typeof useCo
       {copies.folder ? (
         <p
           className={css.line}
-        >{sayWith`Copies go to the folder “${copies.folder.name}” by themselves; the last five are kept. ${(<TextButton onClick={() => void copyIntoFolder()}>{say`Copy now`}</TextButton>)} ${(<TextButton onClick={() => void changeCopies(database(), { folder: null }).then(report)}>{say`Stop it`}</TextButton>)}`}</p>
+        >{sayWith`Copies go to the folder “${copies.folder.name}” by themselves; the last five are kept.
+          ${(<TextButton onClick={() => void copyIntoFolder()}>{say`Copy now`}</TextButton>)}
+          ${(<TextButton onClick={stop}>{say`Stop it`}</TextButton>)}`}</p>
       ) : (
         canChooseFolder() && (
           <p
             className={css.line}
-          >{sayWith`${(<TextButton onClick={() => void setFolder()} testId="copy-folder">{say`Choose a folder`}</TextButton>)} that copies go to by themselves, such as one on another disk.`}</p>
+          >{sayWith`${(<TextButton onClick={choose} testId="copy-folder">{say`Choose a folder`}</TextButton>)} that
+            copies go to by themselves, such as one on another disk.`}</p>
         )
       )}
       {file && <RestoreDialog file={file} onClose={() => setFile(null)} />}

@@ -43,7 +43,8 @@ export function useCopies() {
         return true;
       } catch (error) {
         notice({
-          text: say`The copy could not be written (${error instanceof Error ? error.message : String(error)}). Choose another place for it.`,
+          text: say`The copy could not be written (${error instanceof Error ? error.message : String(error)}).
+            Choose another place for it.`,
           tone: 'error',
         });
         return false;

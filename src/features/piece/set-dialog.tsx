@@ -144,7 +144,9 @@ export function SetDialog({ piece, onClose }: { piece: Piece; onClose: () => voi
               onCommit={(value) => setAlike(value ?? 0)}
               testId="set-alike"
             />
-            <p>{sayWith`Or a table (CSV) with a column ${(<b>{say`name`}</b>)}, and where you want them ${(<b>{say`text`}</b>)} for each one’s own lettering and ${(<b>{say`picture`}</b>)} for the name of its picture’s file. Choose the table and the pictures together.`}</p>
+            <p>{sayWith`Or a table (CSV) with a column ${(<b>{say`name`}</b>)}, and where you want them
+              ${(<b>{say`text`}</b>)} for each one’s own lettering and ${(<b>{say`picture`}</b>)} for the name of
+              its picture’s file. Choose the table and the pictures together.`}</p>
           </>
         )}
         <LineField

@@ -195,7 +195,8 @@ export function PiecesPage() {
           key={piece.id}
           role="alert"
           className={css.none}
-        >{sayWith`“${piece.name}” cannot be planned: it holds something that Fobbet did not foresee. It is kept as it is. ${(<TextButton onClick={() => saveRecord(piece, piece.name)}>{say`Save it as a file`}</TextButton>)}`}</p>
+        >{sayWith`“${piece.name}” cannot be planned: it holds something that Fobbet did not foresee. It is kept as
+          it is. ${(<TextButton onClick={() => saveRecord(piece, piece.name)}>{say`Save it as a file`}</TextButton>)}`}</p>
       ))}
       {shelf.unreadable.map(({ id, name, error, data }) => (
         <p key={id} role="alert" className={css.none}>

@@ -170,7 +170,8 @@ export function PrintTogetherPage() {
         <Printed of={planned.filter(({ piece }) => packed.includes(piece.id))} />
         <Part title={say`Pieces`}>
           {ready.length === 0 && (
-            <Note>{sayWith`No piece is far enough: each needs its picture, its blank’s size and a method that is laid face down. ${(<Link href="/pieces">{say`To the pieces`}</Link>)}`}</Note>
+            <Note>{sayWith`No piece is far enough: each needs its picture, its blank’s size and a method that is
+              laid face down. ${(<Link href="/pieces">{say`To the pieces`}</Link>)}`}</Note>
           )}
           {ready.map((one) => (
             <TickRow key={one.piece.id} checked={!isLeft(one.piece.id)} onToggle={() => toggle(one.piece.id)}>

@@ -70,7 +70,8 @@ export function SetPage() {
           variant="outlined"
           data-testid="set-plan"
         >{say`The plan of all`}</Button>
-        <Note>{say`One plan for ${counted(parts.length, 'piece', 'pieces')}: what is chosen for one holds for all that are not so far yet. Lettering, picture and what was done are each one’s own.`}</Note>
+        <Note>{say`One plan for ${counted(parts.length, 'piece', 'pieces')}: what is chosen for one holds for all
+          that are not so far yet. Lettering, picture and what was done are each one’s own.`}</Note>
       </NextRow>
       <section aria-label={say`Counted through`}>
         <h2>{say`Counted through`}</h2>

@@ -56,7 +56,8 @@ async function worthSaying(): Promise<Word | null> {
   if (quota > 0 && used / quota >= NEARLY_FULL)
     return {
       kind: 'full',
-      says: say`The browser’s room is nearly full: ${sizeWords(used)} of ${sizeWords(quota)}. Save a copy, then remove what you no longer need.`,
+      says: say`The browser’s room is nearly full: ${sizeWords(used)} of ${sizeWords(quota)}. Save a copy, then
+        remove what you no longer need.`,
     };
   const { madeAt, changes: then, folder } = await copiesOf(database());
   const since = (await changesOf(database())) - then;

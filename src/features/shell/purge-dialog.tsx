@@ -20,7 +20,8 @@ export function PurgeDialog({
       <DialogContent>
         <DialogContentText>
           {full
-            ? say`The browser’s storage is full, so ${name} can’t be kept in the bin for 30 days. Removed for good, it makes room: its steps of undo and the pictures that no other piece uses go with it.`
+            ? say`The browser’s storage is full, so ${name} can’t be kept in the bin for 30 days. Removed for
+              good, it makes room: its steps of undo and the pictures that no other piece uses go with it.`
             : say`${name} can’t be had back then. Its steps of undo and the pictures that no other piece uses go with it.`}
         </DialogContentText>
       </DialogContent>

@@ -97,7 +97,8 @@ export function StashPage() {
           <Note>
             {sentences(
               say`Nothing is written down yet.`,
-              say`With a bottle’s size and price Fobbet says what each piece costs, draws down what steps take, and warns before it runs out.`,
+              say`With a bottle’s size and price Fobbet says what each piece costs, draws down what steps take,
+                and warns before it runs out.`,
             )}
           </Note>
         )}

@@ -37,7 +37,11 @@ export function Rack({ schedule }: { schedule: Schedule }) {
   const taken = sum(occupied.filter(({ place }) => place === 'rack').map(({ room }) => room)) / SHELF;
   return (
     <aside className={css.rack} aria-label={say`Rack and room`}>
-      <h2>{sayWith`Rack ${(<span className={css.places}>{say`${Number(taken.toFixed(1))} of ${counted(places, 'shelf', 'shelves')} taken`}</span>)}`}</h2>
+      <h2>{sayWith`Rack ${(
+        <span
+          className={css.places}
+        >{say`${Number(taken.toFixed(1))} of ${counted(places, 'shelf', 'shelves')} taken`}</span>
+      )}`}</h2>
       {drying.length === 0 && <p className={css.quiet}>{say`Nothing is drying.`}</p>}
       <FirstFew of={drying} few={DRYING_SHOWN} testId="drying-all">
         {(shown) => (

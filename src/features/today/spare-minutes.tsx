@@ -2,7 +2,7 @@
 import Link from 'next/link';
 import { useMemo, useState } from 'react';
 import { spareSteps } from '@/core/schedule';
-import { storedPlaced, type Schedule } from '@/features/agenda';
+import { storedPlaced, type PlanEntry, type Schedule } from '@/features/agenda';
 import { formatDuration } from '@/words/figures';
 import css from './today.module.css';
 import { stepTitle, remarks } from '@/words';
@@ -11,6 +11,15 @@ import { sayWith } from '@/ui/say-with';
 
 const CHOICES = [10, 20, 40] as const;
 const SHOWN = 3;
+
+const linkTo = (entry: PlanEntry) => (
+  <Link href={`/bench?step=${encodeURIComponent(entry.key)}`}>{stepTitle(entry.step.title)}</Link>
+);
+const gainOf = ({ minutes, step }: PlanEntry) =>
+  remarks(
+    say`${minutes} min`,
+    step.waitHours > 0 && say`its ${formatDuration(step.waitHours)} of waiting begin sooner`,
+  );
 
 /** What could be done at once with a few spare minutes, without upsetting the plan. */
 export function SpareMinutes({ schedule }: { schedule: Schedule }) {
@@ -34,9 +43,7 @@ export function SpareMinutes({ schedule }: { schedule: Schedule }) {
       ) : (
         <ul>
           {found.map((entry) => (
-            <li
-              key={entry.key}
-            >{sayWith`${(<Link href={`/bench?step=${encodeURIComponent(entry.key)}`}>{stepTitle(entry.step.title)}</Link>)}, ${entry.piece.name}, ${remarks(say`${entry.minutes} min`, entry.step.waitHours > 0 && say`its ${formatDuration(entry.step.waitHours)} of waiting begin sooner`)}`}</li>
+            <li key={entry.key}>{sayWith`${linkTo(entry)}, ${entry.piece.name}, ${gainOf(entry)}`}</li>
           ))}
         </ul>
       )}

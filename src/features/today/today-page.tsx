@@ -101,7 +101,9 @@ function AssumedHours({ schedule: { agenda, change, entries } }: { schedule: Sch
     <p
       className={css.assumed}
       data-testid="assumed-hours"
-    >{sayWith`Planned as if your hands were free so: ${hoursInWords(agenda.weekly)}. ${(<TextButton onClick={() => void change({ hoursSaid: true })}>{say`That is right`}</TextButton>)} or ${(<Link href="/ahead#hours">{say`say your hours`}</Link>)}.`}</p>
+    >{sayWith`Planned as if your hands were free so: ${hoursInWords(agenda.weekly)}.
+      ${(<TextButton onClick={() => void change({ hoursSaid: true })}>{say`That is right`}</TextButton>)} or
+      ${(<Link href="/ahead#hours">{say`say your hours`}</Link>)}.`}</p>
   );
 }
 

@@ -89,9 +89,13 @@ async function shopDraws(pdf: Uint8Array, fit: boolean): Promise<{ data: Buffer;
   const runner = join(process.cwd(), '.cache', `shop-${process.pid}.mjs`);
   buildSync({
     stdin: {
-      contents: `import { measurePdf, printProof } from '@/standins/copy-shop/reading'; import { readFileSync, writeFileSync } from 'node:fs';
-      const pdf = new Uint8Array(readFileSync(process.argv[2])); const job = await measurePdf(pdf); const made = await printProof(pdf, 0, { colour: true, fit: process.argv[4] === 'fit' });
-      if (!job.ok || !made.ok) { console.log(JSON.stringify(job.ok ? made : job)); process.exit(0); } writeFileSync(process.argv[3], made.value); console.log(JSON.stringify(job));`,
+      contents:
+        `import { measurePdf, printProof } from '@/standins/copy-shop/reading'; import { readFileSync, ` +
+        `writeFileSync } from 'node:fs';
+      const pdf = new Uint8Array(readFileSync(process.argv[2])); const job = await measurePdf(pdf); const made = ` +
+        `await printProof(pdf, 0, { colour: true, fit: process.argv[4] === 'fit' });
+      if (!job.ok || !made.ok) { console.log(JSON.stringify(job.ok ? made : job)); process.exit(0); } ` +
+        `writeFileSync(process.argv[3], made.value); console.log(JSON.stringify(job));`,
       resolveDir: process.cwd(),
       loader: 'ts',
     },

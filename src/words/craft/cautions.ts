@@ -19,7 +19,9 @@ export const CAUTION_TEXTS: Readonly<Record<CautionId, string>> = said({
   'back-of-paper': 'Keep medium off the back of the paper: it seals the paper, and that spot will not rub off.',
   'heat-set':
     'Heat-setting: stay with it, ventilate, no food in the oven, and stay under the paper’s and the oven’s limits.',
-  oven: 'Oven: stay with it, ventilate, no food at the same time, oven gloves. Heat and cool slowly, never above the label’s limit; nothing plastic, glued or with batteries goes in.',
+  oven:
+    'Oven: stay with it, ventilate, no food at the same time, oven gloves. Heat and cool slowly, never above ' +
+    'the label’s limit; nothing plastic, glued or with batteries goes in.',
   'label-first': 'The label on the bottle overrules these figures. Type its values where it differs.',
   outdoors: 'Outdoors is not recommended beyond a sheltered spot.',
   wash: 'Let it dry 3 to 4 days before the first wash: inside out, gentle, no tumble drying.',

@@ -4,9 +4,11 @@ import { said, say } from '../say';
 /** How a cycle goes, with its temperature as the person says it. */
 export const OVEN_WORDS: Readonly<Record<OvenId, (temperature: string) => string>> = {
   gentle: (temperature) =>
-    say`Cold oven, the piece on parchment over foil. Set ${temperature}; when it is reached switch off, and leave the piece in for an hour.`,
+    say`Cold oven, the piece on parchment over foil. Set ${temperature}; when it is reached switch off, and leave
+      the piece in for an hour.`,
   warm: (temperature) =>
-    say`Cold oven, the piece on parchment over foil. Set ${temperature}; when it is reached keep it for an hour, and let it cool with the door ajar.`,
+    say`Cold oven, the piece on parchment over foil. Set ${temperature}; when it is reached keep it for an hour,
+      and let it cool with the door ajar.`,
   short: (temperature) => say`Oven at ${temperature}, the tile on parchment, a quarter of an hour.`,
 };
 

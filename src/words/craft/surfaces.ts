@@ -14,7 +14,8 @@ export const SURFACE_WORDS: Readonly<Record<SurfaceId, SurfaceWords>> = said({
     shortName: 'Soft wood',
     shortInText: 'soft wood',
     advice:
-      'Grain shows in light areas: a feature for skies, a fault for faces and white clothes. Choose the board so that the grain follows the picture.',
+      'Grain shows in light areas: a feature for skies, a fault for faces and white clothes. Choose the board so ' +
+      'that the grain follows the picture.',
   },
   'hard-wood': {
     name: 'Hard wood: birch, maple, oak',

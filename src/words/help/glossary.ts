@@ -14,13 +14,15 @@ export const GLOSSARY: readonly GlossaryEntry[] = said(
     {
       word: 'Base coat',
       meaning:
-        'Paint or gesso under the print, dried first. It evens out colour and thirst of the blank, and is what white parts of the picture show.',
+        'Paint or gesso under the print, dried first. It evens out colour and thirst of the blank, and is what ' +
+        'white parts of the picture show.',
       at: ['surface', 'method'],
     },
     {
       word: 'Binder',
       meaning:
-        'The wet stuff that takes hold of the toner: gel medium, transfer medium, glue or varnish. It dries clear or white, and the picture stays in it when the paper is rubbed off.',
+        'The wet stuff that takes hold of the toner: gel medium, transfer medium, glue or varnish. It dries clear ' +
+        'or white, and the picture stays in it when the paper is rubbed off.',
       at: ['method', 'lay', 'cure'],
     },
     {
@@ -53,7 +55,8 @@ export const GLOSSARY: readonly GlossaryEntry[] = said(
     {
       word: 'Gel medium',
       meaning:
-        'Acrylic binder without colour. Fluid gel pours and levels; heavy gel stands up and bridges a coarse weave. Gloss keeps darks deeper than matte.',
+        'Acrylic binder without colour. Fluid gel pours and levels; heavy gel stands up and bridges a coarse ' +
+        'weave. Gloss keeps darks deeper than matte.',
       at: ['method', 'lay'],
     },
     {
@@ -64,7 +67,8 @@ export const GLOSSARY: readonly GlossaryEntry[] = said(
     {
       word: 'Grain',
       meaning:
-        'The lines of wood. They show through light parts of the picture: a feature in a sky, a fault in a face. Late wood, the darker line, drinks less.',
+        'The lines of wood. They show through light parts of the picture: a feature in a sky, a fault in a face. ' +
+        'Late wood, the darker line, drinks less.',
       at: ['surface', 'rub'],
     },
     {
@@ -75,7 +79,8 @@ export const GLOSSARY: readonly GlossaryEntry[] = said(
     {
       word: 'Haze',
       meaning:
-        'Paper fibres left on the picture. They are clear when wet and milky when dry, most over dark parts. Another pass takes them; a sealer hides what vanishes when wet.',
+        'Paper fibres left on the picture. They are clear when wet and milky when dry, most over dark parts. ' +
+        'Another pass takes them; a sealer hides what vanishes when wet.',
       at: ['rub', 'mend', 'seal'],
     },
     {
@@ -149,7 +154,8 @@ export const GLOSSARY: readonly GlossaryEntry[] = said(
     {
       word: 'School',
       meaning:
-        'One of the ways people do it, with its order of steps: dry and rub, peel while tacky, iron, soak, trace. Fobbet ranks them for each piece.',
+        'One of the ways people do it, with its order of steps: dry and rub, peel while tacky, iron, soak, trace. ' +
+        'Fobbet ranks them for each piece.',
       at: ['method'],
     },
     {

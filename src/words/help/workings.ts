@@ -14,8 +14,10 @@ export const WORKINGS: Readonly<Record<StationId, Working>> = said({
   picture: {
     title: 'Whether the picture carries the print',
     steps: [
-      'The pixels of the crop are divided by the inches of the print, across and down; the lesser counts. 300 a inch is excellent, 200 good, 150 acceptable; a coarse weave or stone forgives a third less.',
-      'Each pixel’s lightness is worked out as the eye sees it, from 0 to 100. Above 92 hardly any toner lies there; below 25 it lies so thick that a trace of paper shows as haze.',
+      'The pixels of the crop are divided by the inches of the print, across and down; the lesser counts. 300 an ' +
+        'inch is excellent, 200 good, 150 acceptable; a coarse weave or stone forgives a third less.',
+      'Each pixel’s lightness is worked out as the eye sees it, from 0 to 100. Above 92 hardly any toner lies ' +
+        'there; below 25 it lies so thick that a trace of paper shows as haze.',
       'Connected light parts that the edge does not cut off are taken for pale subjects: on a grainy blank they read as ghostly.',
     ],
     weak: 'What matters in a picture, a face or a date, is not recognised: you say it.',
@@ -24,9 +26,12 @@ export const WORKINGS: Readonly<Record<StationId, Working>> = said({
   surface: {
     title: 'What the surface does to the coat',
     steps: [
-      'Each surface has a figure for how much it drinks and one for how fast it dries a coat, against a sealed face as 1. Paint, primer or a dried first coat make any surface a sealed one.',
-      'The face is measured in square millimetres from its shape, with holes and gaps left out; sides and folds are added where the print goes round them.',
-      'Preparation follows from surface, finish and base coat, each step with its hands (a set-up and minutes for each square decimetre) and its drying.',
+      'Each surface has a figure for how much it drinks and one for how fast it dries a coat, against a sealed ' +
+        'face as 1. Paint, primer or a dried first coat make any surface a sealed one.',
+      'The face is measured in square millimetres from its shape, with holes and gaps left out; sides and folds ' +
+        'are added where the print goes round them.',
+      'Preparation follows from surface, finish and base coat, each step with its hands (a set-up and minutes for ' +
+        'each square decimetre) and its drying.',
     ],
     weak: 'Boards of one kind differ. A drop of water that sinks in at once says that yours drinks more.',
     source: 'Bench practice; labels of paints and primers.',
@@ -35,8 +40,10 @@ export const WORKINGS: Readonly<Record<StationId, Working>> = said({
     title: 'How the ways are ranked',
     steps: [
       'Every binder is tried with every school on this surface and print. What cannot work is refused, each with its reason.',
-      'Each way that works begins with the same points. What speaks for or against it adds or takes points: toner kept, whites as wanted, hours of waiting, minutes of rubbing, practice, what is in your stash.',
-      'The first shown has most points. The two beside it trade points for something the first lacks: sooner, less rubbing, cheaper, washable.',
+      'Each way that works begins with the same points. What speaks for or against it adds or takes points: toner ' +
+        'kept, whites as wanted, hours of waiting, minutes of rubbing, practice, what is in your stash.',
+      'The first shown has most points. The two beside it trade points for something the first lacks: sooner, less ' +
+        'rubbing, cheaper, washable.',
     ],
     weak: 'Points are a judgement put into figures. All of them are shown, and any way can be chosen.',
     source: 'The ways as their makers and many crafters describe them, set against each other.',
@@ -44,9 +51,11 @@ export const WORKINGS: Readonly<Record<StationId, Working>> = said({
   sheet: {
     title: 'How the print comes out at its size',
     steps: [
-      'The print is the blank less its margins, bent, parted or wrapped as the blank is. It is drawn at 300 dots an inch, mirrored where it is laid face down.',
+      'The print is the blank less its margins, bent, parted or wrapped as the blank is. It is drawn at 300 dots ' +
+        'an inch, mirrored where it is laid face down.',
       'A print too long for a page is cut into tiles: the fewest pages whose overlaps still leave room, all of the same length.',
-      'Printers stretch. The bars of a calibration page are measured once, and later sheets are drawn against that, along and across the feed.',
+      'Printers stretch. The bars of a calibration page are measured once, and later sheets are drawn against ' +
+        'that, along and across the feed.',
     ],
     weak: 'A printer that slips or skews is not corrected. The bar on every sheet tells.',
     source: 'ISO 216 and letter paper; Lanczos resampling, checked against the formula.',
@@ -54,7 +63,8 @@ export const WORKINGS: Readonly<Record<StationId, Working>> = said({
   lay: {
     title: 'How much to pour, and for how long it stays open',
     steps: [
-      'Area × wet film × what drinks it, plus 12 % that stays in brush and pot, for each coated face. Paper drinks 1.1, whatever it is laid on.',
+      'Area × wet film × what drinks it, plus 12 % that stays in brush and pot, for each coated face. Paper drinks ' +
+        '1.1, whatever it is laid on.',
       'The wet film is the middle of what the binder’s kind takes, until you type the label’s.',
       'Open time is the label’s minutes divided by the root of how fast this room dries, never under 2 or over 12 minutes.',
     ],
@@ -64,8 +74,10 @@ export const WORKINGS: Readonly<Record<StationId, Working>> = said({
   cure: {
     title: 'When it may be rubbed',
     steps: [
-      'Air dries a coat by how much more water it could hold: the vapour-pressure deficit, from temperature and humidity. At 21 °C and 50 % it is 1.24 kPa, and the label’s hours count as they are.',
-      'Hours = label’s hours × 1.24 ÷ this room’s deficit × (film ÷ usual film) to the power of 1.5 × surface × air × cover, held between 0.4 and 4 times the label’s.',
+      'Air dries a coat by how much more water it could hold: the vapour-pressure deficit, from temperature and ' +
+        'humidity. At 21 °C and 50 % it is 1.24 kPa, and the label’s hours count as they are.',
+      'Hours = label’s hours × 1.24 ÷ this room’s deficit × (film ÷ usual film) to the power of 1.5 × surface × ' +
+        'air × cover, held between 0.4 and 4 times the label’s.',
       'Where the room is followed through the day, drying is added up hour by hour. Signs seen on the piece move the estimate.',
       'Transfer media and a varnish bed never come under 24 h, however warm it is.',
     ],
@@ -75,9 +87,12 @@ export const WORKINGS: Readonly<Record<StationId, Working>> = said({
   rub: {
     title: 'Passes, minutes and where haze will stay',
     steps: [
-      'The binder’s usual number of passes at 80 g/m² paper, one more for every 15 g/m² above. The first takes 12 min for a letter-size print, each later one half of that.',
-      'Dark parts keep haze longest; light, even parts hide paper, so they are felt for. Sections of half a letter page run from the lightest corner.',
-      'A photo of the dried piece is laid over the picture and each spot is fitted with paper over it or toner gone from it. With a wet photo the two are told apart on any ground.',
+      'The binder’s usual number of passes at 80 g/m² paper, one more for every 15 g/m² above. The first takes 12 ' +
+        'min for a letter-size print, each later one half of that.',
+      'Dark parts keep haze longest; light, even parts hide paper, so they are felt for. Sections of half a letter ' +
+        'page run from the lightest corner.',
+      'A photo of the dried piece is laid over the picture and each spot is fitted with paper over it or toner ' +
+        'gone from it. With a wet photo the two are told apart on any ground.',
     ],
     weak: 'On a ground as white as paper one dry photo cannot tell haze from loss: it says so and asks for the wet one.',
     source: 'Bench practice; the layer model of Kubelka and Munk.',
@@ -95,9 +110,12 @@ export const WORKINGS: Readonly<Record<StationId, Working>> = said({
   seal: {
     title: 'Which sealer, and when',
     steps: [
-      'A sealer suits when the use is named for it, the sheen exists, it wears well enough and does not hide the picture. Among those the hardest that does not yellow goes first.',
-      'Millilitres = area × wet film × 1.12 for each coat. Hours between coats follow the room, never under the label’s; days of curing are the label’s.',
-      'The earliest coat waits until the rubbed piece itself is dry: an hour on sealed faces, two on bare wood, ten where a porous ground was soaked.',
+      'A sealer suits when the use is named for it, the sheen exists, it wears well enough and does not hide the ' +
+        'picture. Among those the hardest that does not yellow goes first.',
+      'Millilitres = area × wet film × 1.12 for each coat. Hours between coats follow the room, never under the ' +
+        'label’s; days of curing are the label’s.',
+      'The earliest coat waits until the rubbed piece itself is dry: an hour on sealed faces, two on bare wood, ' +
+        'ten where a porous ground was soaked.',
     ],
     weak: 'The label overrules all of it.',
     source: 'Labels of varnishes and waxes; bench practice.',

@@ -317,7 +317,8 @@ const soakAnswer = (hours: number): string =>
 
 /** A window rather than a wait: before it the picture comes along, after it the paper holds. */
 const windowAnswer = (fromHours: number, toHours: number): string =>
-  say`Peel ${formatDuration(fromHours)} to ${formatDuration(toHours)} after laying: earlier the picture comes along, later the paper holds.`;
+  say`Peel ${formatDuration(fromHours)} to ${formatDuration(toHours)} after laying: earlier the picture comes
+    along, later the paper holds.`;
 
 /** Offers the browser's own notification; the page tells in any case while it is open. */
 function NotifyButton() {

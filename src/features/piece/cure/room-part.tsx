@@ -42,7 +42,11 @@ export function RoomFields() {
         <>
           <Note>
             {known
-              ? `${remarks(say`Hour by hour`, last && say`read until ${dated(last.at, 'EEE HH:mm')}`, afterwards())}. ${say`A cold night counts as one.`}`
+              ? `${remarks(
+                  say`Hour by hour`,
+                  last && say`read until ${dated(last.at, 'EEE HH:mm')}`,
+                  afterwards(),
+                )}. ${say`A cold night counts as one.`}`
               : say`Nothing is known of the room yet: type a usual day, or listen to the sensor.`}
             {!settings.sensor && (
               <>
@@ -56,7 +60,8 @@ export function RoomFields() {
           {plan.cure.bridged.map((gap) => (
             <Note
               key={gap.fromAt}
-            >{say`No readings from ${dated(gap.fromAt, 'EEE HH:mm')} to ${dated(gap.untilAt, 'EEE HH:mm')}: bridged in a straight line.`}</Note>
+            >{say`No readings from ${dated(gap.fromAt, 'EEE HH:mm')} to ${dated(gap.untilAt, 'EEE HH:mm')}:
+              bridged in a straight line.`}</Note>
           ))}
           <Fields>
             <TemperatureField

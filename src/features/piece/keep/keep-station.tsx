@@ -69,6 +69,7 @@ export function KeepStation() {
     (taken: StoredPicture) => change('keep', { photoId: taken.id }, say`photo of the result`, [taken]),
     [change],
   );
+  const takeOut = () => change('keep', { photoId: null }, say`no photo`);
   const taking = useTakePicture(take);
   const setPrice = (patch: Partial<typeof keep.prices>, label: string) =>
     change('keep', { prices: { ...keep.prices, ...patch } }, label);
@@ -87,7 +88,8 @@ export function KeepStation() {
         photoUrl ? (
           <figure className={css.photo}>
             <img src={photoUrl} alt={say`${piece.name}, finished`} data-testid="result-photo" />
-            <figcaption>{sayWith`The finished piece. ${(<TextButton onClick={() => change('keep', { photoId: null }, say`no photo`)}>{say`Take the photo out`}</TextButton>)}`}</figcaption>
+            <figcaption>{sayWith`The finished piece.
+              ${(<TextButton onClick={takeOut}>{say`Take the photo out`}</TextButton>)}`}</figcaption>
           </figure>
         ) : (
           <LandingDrawing

@@ -63,10 +63,13 @@ export function LayStation() {
 
   const reasons: ReasonLine[] = [];
   if (planned && binder && plan.surface.record && !dry) {
+    const ofSurface = binder.wholeSurface
+      ? say`of surface, the whole face`
+      : say`of surface, ${units.length(lay.extendMm)} past the print`;
     for (const face of planned.coat.faces)
       reasons.push({
         figure: units.area(face.areaMm2),
-        text: `${face.face === 'paper' ? say`of paper` : binder.wholeSurface ? say`of surface, the whole face` : say`of surface, ${units.length(lay.extendMm)} past the print`}: ${units.volume(face.volumeMl)}`,
+        text: `${face.face === 'paper' ? say`of paper` : ofSurface}: ${units.volume(face.volumeMl)}`,
       });
     reasons.push({
       figure: units.film(planned.filmUm),
@@ -92,7 +95,9 @@ export function LayStation() {
     reasons.push({ figure: `+ ${Math.round(planned.coat.lossShare * 100)} %`, text: say`stays in brush and pot` });
     reasons.push({
       figure: say`${Math.floor(planned.openMinutes)} min`,
-      text: say`until it skins at ${units.temperature(planned.room.temperatureC)} and ${Math.round(planned.room.humidityPercent)} %; spreading takes about ${Math.max(1, Math.round(planned.spreadMinutes))} min`,
+      text: say`until it skins at ${units.temperature(planned.room.temperatureC)} and
+        ${Math.round(planned.room.humidityPercent)} %; spreading takes about
+        ${Math.max(1, Math.round(planned.spreadMinutes))} min`,
     });
   }
   return (
@@ -130,7 +135,8 @@ export function LayStation() {
           optics={laidAt === null ? null : stageOptics('laid')}
           caption={
             planned
-              ? say`Dashed: where the coat goes. Solid: the print, with its centre lines to crease or mark by. Scrape outwards in the order of the numbers.`
+              ? say`Dashed: where the coat goes. Solid: the print, with its centre lines to crease or mark by.
+                Scrape outwards in the order of the numbers.`
               : say`Where the print will lie.`
           }
           overlay={(scale) => <GuideOverlay {...scale} />}

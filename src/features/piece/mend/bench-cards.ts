@@ -13,7 +13,9 @@ function holeCard({ rub: { readings } }: Job, units: Wording): BenchCard | null 
   if (holes.length === 0) return null;
   return card(
     'holes-read',
-    say`${counted(holes.length, 'hole', 'holes')}, ${units.area(100 * sum(holes.map(({ areaCm2 }) => areaCm2)))} in all. Their mixes stand at Mend, by number: stir one, dab all of its holes, then the next.`,
+    say`${counted(holes.length, 'hole', 'holes')},
+      ${units.area(100 * sum(holes.map(({ areaCm2 }) => areaCm2)))} in all. Their mixes stand at Mend, by number:
+      stir one, dab all of its holes, then the next.`,
     `${holes.length}`,
   );
 }

@@ -46,7 +46,9 @@ export function FromPhotoPart({ read: { holes, stop } }: { read: ReadHoles }) {
               <b>
                 {LETTERS[at]}: {mixWords(mix)}
               </b>
-              <p>{say`${holesWords(mix.holes.map(({ number }) => `${number}`))}, ${units.area(100 * mix.holes.reduce((sum, { areaCm2 }) => sum + areaCm2, 0))} in all. A brush about ${units.length(mix.brushMm)} wide, ${Math.round(mix.minutes)} min.`}</p>
+              <p>{say`${holesWords(mix.holes.map(({ number }) => `${number}`))},
+                ${units.area(100 * mix.holes.reduce((sum, { areaCm2 }) => sum + areaCm2, 0))} in all. A brush
+                about ${units.length(mix.brushMm)} wide, ${Math.round(mix.minutes)} min.`}</p>
               {mixDoubt(mix) && <p>{mixDoubt(mix)}</p>}
             </div>
           </li>

@@ -101,7 +101,9 @@ export function LooksPart({ read, rim }: { read: ReadHoles | null; rim: { colour
 
   function frameWords(): string {
     const { across, down, stockMm } = frameStrips(blank!, stripMm);
-    return say`Two strips of ${units.length(across.outerMm)} and two of ${units.length(down.outerMm)}, tip to tip, mitred at 45°; inside they are ${units.length(across.innerMm)} and ${units.length(down.innerMm)}. Buy ${units.length(stockMm)} of stock: the saw takes some.`;
+    return say`Two strips of ${units.length(across.outerMm)} and two of ${units.length(down.outerMm)}, tip to tip,
+      mitred at 45°; inside they are ${units.length(across.innerMm)} and ${units.length(down.innerMm)}. Buy
+      ${units.length(stockMm)} of stock: the saw takes some.`;
   }
 
   function wearWords({ share, where }: Wear, areaMm2: number): string {
@@ -134,6 +136,7 @@ function RimNote({ rim: { colour, widthMm } }: { rim: { colour: string; widthMm:
     [colour, widthMm, pigments],
   );
   return mix ? (
-    <Note>{say`A rim of ${units.length(widthMm)} in the picture’s own edge colour hides its edge: ${mixWords(mix)}, sponged outward.`}</Note>
+    <Note>{say`A rim of ${units.length(widthMm)} in the picture’s own edge colour hides its edge:
+      ${mixWords(mix)}, sponged outward.`}</Note>
   ) : null;
 }

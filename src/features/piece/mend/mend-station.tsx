@@ -146,7 +146,8 @@ export function MendStation() {
       return say`Let it dry until ${clockTime(dryAt, now)}: faults show only when dry.`;
     if (read?.stop) return say`More is gone than mends well: see the ways out.`;
     if (read && read.holes.length > 0)
-      return say`${counted(read.holes.length, 'hole', 'holes')} to paint in, about ${Math.round(sum(read.holes.map(({ minutes }) => minutes)))} min of hands.`;
+      return say`${counted(read.holes.length, 'hole', 'holes')} to paint in, about
+        ${Math.round(sum(read.holes.map(({ minutes }) => minutes)))} min of hands.`;
     if (left.length === 0) return say`Look it over once more, then seal.`;
     const first = REPAIR_WORDS[left[0]!.id].inText;
     return left.length === 1

@@ -100,7 +100,9 @@ export function BottleFields({
         testId="label-size"
       />
       <Wide>
-        <Note>{say`From your bottle, at ${units.temperature(21)} and 50 %. It overrules Fobbet’s figures in all your pieces; empty it to go back. Price and size are the bottle’s in the stash: changed in one place, they change in the other.`}</Note>
+        <Note>{say`From your bottle, at ${units.temperature(21)} and 50 %. It overrules Fobbet’s figures in all
+          your pieces; empty it to go back. Price and size are the bottle’s in the stash: changed in one place,
+          they change in the other.`}</Note>
       </Wide>
     </Fields>
   );

@@ -161,7 +161,8 @@ export function LayersPanel({ onTouch }: { onTouch: () => void }) {
       {layers.some((layer) => layer.mode === 'trace') && (
         <Note>
           {sentences(
-            say`Traced layers are left out of the mirrored print: they are traced from a print that is not mirrored, after rubbing and before the sealer.`,
+            say`Traced layers are left out of the mirrored print: they are traced from a print that is not
+              mirrored, after rubbing and before the sealer.`,
             say`They stand in the order of work at Method, and in Mend.`,
           )}
         </Note>

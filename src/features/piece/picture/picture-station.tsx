@@ -233,7 +233,8 @@ export function PictureStation() {
       {picture && <TonePanel onTouch={toPiece} />}
       {picture && <LayersPanel onTouch={toPiece} />}
       {letteringOf(piece) === 'yes' && (
-        <Note>{sayWith`Lettering: the sheet is printed mirrored so that it reads true on the piece. Turn the specimen with ${(<kbd>M</kbd>)} to see both.`}</Note>
+        <Note>{sayWith`Lettering: the sheet is printed mirrored so that it reads true on the piece. Turn the
+          specimen with ${(<kbd>M</kbd>)} to see both.`}</Note>
       )}
       <MissingList station="picture" />
       <StationCautions station="picture" />

@@ -101,7 +101,8 @@ export const rubCards: BenchCards = ({ step, title, wait }, job, plan, units) =>
     card(
       'dry',
       last
-        ? say`Let it dry ${between} and look for milky patches: rub those once more. It is dry enough to mend after ${formatDuration(rubbing.dryOutMinutes / 60)}.`
+        ? say`Let it dry ${between} and look for milky patches: rub those once more. It is dry enough to mend
+          after ${formatDuration(rubbing.dryOutMinutes / 60)}.`
         : say`Let it dry ${between} and look for milky patches. Wet paper is invisible: it looks done when it is not.`,
       between,
     ),

@@ -22,6 +22,12 @@ export function WorkPart({ map, removal, later }: { map: WorkMap; removal: Remov
   const share = (kind: 'haze-stays' | 'feel-here') => map.kinds.filter((one) => one === kind).length / map.kinds.length;
   const minutes = (section: WorkMap['sections'][number]) =>
     Math.max(1, Math.round(later ? section.laterMinutes : section.minutes));
+  const workOf = (section: WorkMap['sections'][number]) =>
+    remarks(
+      say`${minutes(section)} min`,
+      section.darkShare > 0.5 && say`mostly dark`,
+      section.feelShare > 0.5 && say`mostly light: feel there`,
+    );
   return (
     <Part
       title={say`The map of the work`}
@@ -35,7 +41,9 @@ export function WorkPart({ map, removal, later }: { map: WorkMap; removal: Remov
               <b>{Math.round(share(kind) * 100)} %</b> {WORK_KIND_WORDS[kind]}
             </li>
           ))}
-        <li data-of="goes-first">{say`Toner goes first at ${listOf(map.goesFirst.map((place) => GOES_FIRST_WORDS[place]))}: lightly there, and from the rim inward.`}</li>
+        <li data-of="goes-first">{say`Toner goes first at
+          ${listOf(map.goesFirst.map((place) => GOES_FIRST_WORDS[place]))}: lightly there, and from the rim
+          inward.`}</li>
       </ul>
       <Note>
         {map.isLightest
@@ -52,7 +60,8 @@ export function WorkPart({ map, removal, later }: { map: WorkMap; removal: Remov
               section.sitting !== map.sections[at - 1]?.sitting && (
                 <em>{say`A sitting of its own: it may dry before, and is wetted anew.`} </em>
               )
-            }${upperFirst(sectionPlace(section.box, map.box))}: ${remarks(say`${minutes(section)} min`, section.darkShare > 0.5 && say`mostly dark`, section.feelShare > 0.5 && say`mostly light: feel there`)}`}</li>
+            }${upperFirst(sectionPlace(section.box, map.box))}:
+              ${workOf(section)}`}</li>
           ))}
         </ol>
       )}

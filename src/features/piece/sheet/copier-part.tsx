@@ -37,7 +37,8 @@ export function CopierPart({ print }: { print: SizeMm }) {
           <Note>
             {papers.length > 0
               ? say`A print of ${units.size(print.widthMm, print.heightMm)} fits on ${papers.join(', ')}.`
-              : say`A print of ${units.size(print.widthMm, print.heightMm)} fits on none of the usual papers: copy it in parts, or print tiles.`}
+              : say`A print of ${units.size(print.widthMm, print.heightMm)} fits on none of the usual papers: copy
+                it in parts, or print tiles.`}
           </Note>
         </Wide>
       </Fields>

@@ -141,7 +141,9 @@ export function FormPart() {
         )}
       </Fields>
       {bend && (
-        <Note>{say`Bent to the vessel’s side: ${Math.round((bend.angleRad * 180) / Math.PI)}° of a ring of ${units.length(bend.outerRadiusMm)}. Level lines of the picture land level, upright ones straight down the side.`}</Note>
+        <Note>{say`Bent to the vessel’s side: ${Math.round((bend.angleRad * 180) / Math.PI)}° of a ring of
+          ${units.length(bend.outerRadiusMm)}. Level lines of the picture land level, upright ones straight down
+          the side.`}</Note>
       )}
     </Part>
   );

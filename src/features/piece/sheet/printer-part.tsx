@@ -37,8 +37,10 @@ export function PrinterPart({ paper }: { paper: Paper }) {
     >
       <Note>
         {truth.acrossMm === null && truth.alongMm === null
-          ? say`Printers stretch and shrink a little. Print the calibration page once, measure its bars, and every sheet after that comes out at its true size.`
-          : say`It prints at ${percent(across)} across and ${percent(along)} along the feed. Every sheet is drawn against that, and says so.`}
+          ? say`Printers stretch and shrink a little. Print the calibration page once, measure its bars, and every
+            sheet after that comes out at its true size.`
+          : say`It prints at ${percent(across)} across and ${percent(along)} along the feed. Every sheet is drawn
+            against that, and says so.`}
       </Note>
       <NextRow apart>
         <Button

@@ -93,6 +93,9 @@ export function SheetStation() {
   const tiled = (pack?.columns ?? 1) * (pack?.rows ?? 1) > 1;
   const prints = (pack?.prints.length ?? 1) * (pack?.copies ?? 1);
   const refused = plan.sheet.pack && !plan.sheet.pack.ok ? plan.sheet.pack.error : null;
+  const paperWay = ({ paper, orientation }: (typeof holding)[number]) =>
+    orientation === 'landscape' ? say`${paper.name} landscape` : say`${paper.name} portrait`;
+  const printAgain = () => steps.revoke({ kind: 'print' }, say`not printed`);
   const holding = print && tiled && prints === 1 ? pagesThatHold(print.formed.blocks[0]!) : [];
   const less =
     print && tiled && prints === 1 && plan.surface.blank?.layout.kind === 'plain'
@@ -231,7 +234,8 @@ export function SheetStation() {
         </NextRow>
       )}
       {holding.length > 0 && (
-        <Note>{say`One page would hold it: ${eitherOf(holding.map(({ paper, orientation }) => (orientation === 'landscape' ? say`${paper.name} landscape` : say`${paper.name} portrait`)))}.`}</Note>
+        <Note>{say`One page would hold it:
+          ${eitherOf(holding.map(paperWay))}.`}</Note>
       )}
       <Because reasons={reasons} />
       <Part title={say`Change`}>
@@ -335,7 +339,8 @@ export function SheetStation() {
                   data-testid="printed"
                 >{say`Printed and trimmed`}</Button>
               ) : (
-                <Note>{sayWith`Printed ${dated(sheet.printedAt, 'd MMM HH:mm')}. ${(<TextButton onClick={() => steps.revoke({ kind: 'print' }, say`not printed`)}>{say`Print again`}</TextButton>)}`}</Note>
+                <Note>{sayWith`Printed ${dated(sheet.printedAt, 'd MMM HH:mm')}.
+                  ${(<TextButton onClick={printAgain}>{say`Print again`}</TextButton>)}`}</Note>
               )}
             </div>
             {bar && (
@@ -365,7 +370,8 @@ export function SheetStation() {
             <Note>
               {sentences(
                 say`Lay the pages in reading order.`,
-                say`Trim a page’s left and top edge where it has a neighbour there, and glue it over the thick marks of the page before; each page says so, and shows its place.`,
+                say`Trim a page’s left and top edge where it has a neighbour there, and glue it over the thick
+                  marks of the page before; each page says so, and shows its place.`,
               )}
             </Note>
           )}

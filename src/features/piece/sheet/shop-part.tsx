@@ -142,7 +142,9 @@ export function ShopPart({ making }: { making: SheetMaking }) {
         {offer && (
           <>
             <p data-testid="shop-offer" className={css.offer}>
-              {sayWith`${(<b>{offer.quote.price.toFixed(2)}</b>)} for ${counted(offer.quote.pages * offer.quote.copies, 'page', 'pages')}, ready ${dated(offer.quote.readyAt, 'EEE d MMM HH:mm')}.`}
+              {sayWith`${(<b>{offer.quote.price.toFixed(2)}</b>)} for
+                ${counted(offer.quote.pages * offer.quote.copies, 'page', 'pages')}, ready
+                ${dated(offer.quote.readyAt, 'EEE d MMM HH:mm')}.`}
               {offer.quote.notes.includes('fits') && <> {say`It will be shrunk to fit: not at its size.`}</>}
             </p>
             <NextRow>
@@ -183,7 +185,8 @@ export function ShopPart({ making }: { making: SheetMaking }) {
           </>
         )}
         {order && (
-          <Note>{say`Ordered ${dated(order.orderedAt, 'd MMM HH:mm')}, number ${order.number}: ${order.price.toFixed(2)}, ready ${dated(order.readyAt, 'EEE d MMM HH:mm')}.`}</Note>
+          <Note>{say`Ordered ${dated(order.orderedAt, 'd MMM HH:mm')}, number ${order.number}:
+            ${order.price.toFixed(2)}, ready ${dated(order.readyAt, 'EEE d MMM HH:mm')}.`}</Note>
         )}
       </div>
     </details>

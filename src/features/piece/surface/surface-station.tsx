@@ -79,8 +79,8 @@ export function SurfaceStation() {
         text: say`grain or weave: finer detail than this is lost`,
       });
   }
-  if (plan.surface.blank)
-    reasons.push({ figure: units.area(plan.surface.blank.areaMm2), text: SHAPE_WORDS[choice.shape.kind].area });
+  const { blank } = plan.surface;
+  if (blank) reasons.push({ figure: units.area(blank.areaMm2), text: SHAPE_WORDS[choice.shape.kind].area });
   if (plan.surface.paintMl > 0) reasons.push({ figure: units.volume(plan.surface.paintMl), text: paintText() });
   const painted = finishById(choice.finish).paint;
   const bareHidden = baseCoatById(choice.baseCoat).hidesGrain || painted;
@@ -101,7 +101,12 @@ export function SurfaceStation() {
           )}
           caption={
             plan.surface.record
-              ? `${remarks(SURFACE_WORDS[plan.surface.record.id].shortName, plan.surface.blank && units.size(plan.surface.blank.widthMm, plan.surface.blank.heightMm), plan.surface.blank && SHAPE_WORDS[choice.shape.kind].laidFlat, !withPicture && say`before the print`)}.`
+              ? `${remarks(
+                  SURFACE_WORDS[plan.surface.record.id].shortName,
+                  blank && units.size(blank.widthMm, blank.heightMm),
+                  blank && SHAPE_WORDS[choice.shape.kind].laidFlat,
+                  !withPicture && say`before the print`,
+                )}.`
               : say`The bare blank.`
           }
           actions={
