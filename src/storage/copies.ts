@@ -20,12 +20,21 @@ export async function changeCopies(
   });
 }
 
-/** All changes that pieces and records ever had: what two counts differ by was changed between them. */
+/** All changes that pieces and records had, those in the bin too: what two counts differ by was changed between them. */
 export async function changesOf(db: FobbetDatabase): Promise<number> {
   let changes = 0;
   await db.pieces.each(({ revision }) => {
     changes += Number.isSafeInteger(revision) ? revision : 0;
   });
+  // To be put into the bin is a change more; to be gone for good is as many as it had.
+  await db.removed.each(({ piece }) => {
+    const { revision } = (piece ?? {}) as { revision?: unknown };
+    changes += 1 + (Number.isSafeInteger(revision) ? Number(revision) : 0);
+  });
   const numbers = await db.versions.toCollection().primaryKeys();
   return changes + (numbers.at(-1) ?? 0);
 }
+
+/** How much was changed since the last copy was made. */
+export const changesSinceCopy = async (db: FobbetDatabase): Promise<number> =>
+  Math.abs((await changesOf(db)) - (await copiesOf(db)).changes);

@@ -7,3 +7,11 @@ globalThis.structuredClone ??= <T>(value: T): T => deserialize(serialize(value))
 
 /** Far above what anything waited for takes: a machine may be five times slower, and busy. */
 configure({ asyncUtilTimeout: 30_000 });
+
+/** Nothing has a size, and nothing is drawn. */
+globalThis.ResizeObserver ??= class {
+  observe = () => undefined;
+  unobserve = () => undefined;
+  disconnect = () => undefined;
+};
+HTMLCanvasElement.prototype.getContext = () => null;

@@ -59,7 +59,7 @@ export function namedOf({ entries }: PlanRow): { key: string; name: string; href
     const { piece, step } = entry;
     const others = entries.filter((one) => one.piece.set !== null && one.piece.set.id === piece.set?.id);
     const set = others.length > 1 ? piece.set : null;
-    const key = set ? say`set ${set.id}` : entry.key;
+    const key = set ? `set/${set.id}` : entry.key;
     const own = named.get(key);
     if (own) own.entries.push(entry);
     else
@@ -84,7 +84,7 @@ export const printPath = (pieces: readonly Pick<Piece, 'id'>[]): string =>
 /** Who does it, the person's own hands apart; null where it is only these. */
 export function doersOf({ who }: PlanEntry, helpers: readonly { name: string }[]): string[] | null {
   const names = who.flatMap((one) => (one === 0 ? [] : [helpers[one - 1]?.name ?? '']));
-  return names.length === 0 ? null : who.includes(0) ? ['you', ...names] : names;
+  return names.length === 0 ? null : who.includes(0) ? [say`you`, ...names] : names;
 }
 
 /**

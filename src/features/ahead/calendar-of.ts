@@ -20,7 +20,7 @@ export const calendarOf = (schedule: Planned, now: number): CalendarEntry[] => [
     .map((date) => {
       const { title, how } = sealDateEntry(date);
       return {
-        id: `${date.of.key.replace(' ', '-')}-seal-${date.code}`,
+        id: `${date.of.key.replace('/', '-')}-seal-${date.code}`,
         title: `${date.of.name}: ${title}`,
         description: how,
         startsAt: date.at,

@@ -2,6 +2,7 @@
  * A folder that copies go to by themselves, where the browser lets a page write to one. Each copy is written under
  * another name first and takes its own only when it is whole.
  */
+import { format } from 'date-fns';
 import { MS_PER_DAY } from '@/core/shared';
 
 type Permission = 'granted' | 'denied' | 'prompt';
@@ -35,7 +36,8 @@ export const askToWrite = async (folder: FileSystemDirectoryHandle): Promise<boo
 const KEPT_COPIES = 5;
 const COPY = /^fobbet-\d{4}-\d\d-\d\d\.zip$/;
 
-export const copyName = (now: number): string => `fobbet-${new Date(now).toISOString().slice(0, 10)}.zip`;
+/** By the day here. */
+export const copyName = (now: number): string => `fobbet-${format(now, 'yyyy-MM-dd')}.zip`;
 
 /** Writes a copy into the folder; older ones than the last few go. @throws what the file system throws */
 export async function writeInto(
@@ -43,15 +45,30 @@ export async function writeInto(
   now: number,
   write: (out: WritableStream<Uint8Array>) => Promise<boolean>,
 ): Promise<boolean> {
-  const file = await folder.getFileHandle(copyName(now), { create: true });
-  // The browser swaps it in when it is closed: an old copy of the day stays until then.
-  const out = await file.createWritable();
-  if (!(await write(out))) return false;
+  const name = copyName(now);
+  const isFirstToday = !(await copiesIn(folder)).includes(name);
+  let isWhole = false;
+  try {
+    const file = await folder.getFileHandle(name, { create: true });
+    // The browser swaps it in when it is closed: an old copy of the day stays until then.
+    const out = await file.createWritable();
+    isWhole = await write(out);
+    if (!isWhole) await out.abort().catch(() => undefined);
+  } finally {
+    // An empty file is no copy, and would push an old one out.
+    if (!isWhole && isFirstToday) await folder.removeEntry(name).catch(() => undefined);
+  }
+  if (!isWhole) return false;
+  for (const old of (await copiesIn(folder)).slice(0, -KEPT_COPIES)) await folder.removeEntry(old);
+  return true;
+}
+
+/** The copies' names, the oldest first. */
+async function copiesIn(folder: FileSystemDirectoryHandle): Promise<string[]> {
   const names: string[] = [];
   for await (const name of (folder as unknown as { keys: () => AsyncIterable<string> }).keys())
     if (COPY.test(name)) names.push(name);
-  for (const old of names.sort().slice(0, -KEPT_COPIES)) await folder.removeEntry(old);
-  return true;
+  return names.sort();
 }
 
 /** So many changes, or any after a day, are worth a copy. */

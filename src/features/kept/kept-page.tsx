@@ -1,7 +1,7 @@
 'use client';
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useShelf } from '@/features/shelf';
-import { changesOf, database } from '@/storage';
+import { changesSinceCopy, database } from '@/storage';
 import { Place, Answer, dayName, useNow } from '@/ui';
 import { counted } from '@/words';
 import { AsidePart } from './aside-part';
@@ -19,15 +19,14 @@ export function KeptPage() {
   const shelf = useShelf();
   const now = useNow();
   const copying = useCopies();
-  const changes = useLiveQuery(() => changesOf(database()));
+  const since = useLiveQuery(() => changesSinceCopy(database()));
   const { copies } = copying;
-  if (!shelf || !copies || changes === undefined) return <Place className={css.page} aria-busy="true" />;
-  const since = Math.max(0, changes - copies.changes);
+  if (!shelf || !copies || since === undefined) return <Place className={css.page} aria-busy="true" />;
   const pieces = shelf.pieces.length + shelf.templates.length + shelf.unreadable.length;
   return (
     <Place title={say`Kept`} className={css.page}>
       <div className={css.copies}>
-        <Answer>{answer()}</Answer>
+        <Answer>{answer(since)}</Answer>
         <CopyPart copying={copying} copies={copies} />
         <BinPart />
         <VersionsPart />
@@ -40,7 +39,7 @@ export function KeptPage() {
     </Place>
   );
 
-  function answer(): string {
+  function answer(since: number): string {
     if (pieces === 0) return say`Nothing is kept here yet.`;
     const all = counted(pieces, 'piece', 'pieces');
     if (copies?.madeAt == null) return say`${all}, kept in this browser alone: there is no copy yet.`;

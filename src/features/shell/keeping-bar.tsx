@@ -3,7 +3,7 @@ import { Button } from '@mui/material';
 import Link from 'next/link';
 import { useEffect, useState } from 'react';
 import { MS_PER_DAY, MS_PER_MINUTE } from '@/core/shared';
-import { changesOf, copiesOf, database } from '@/storage';
+import { changesSinceCopy, copiesOf, database } from '@/storage';
 import { counted, sizeWords } from '@/words';
 import { NEARLY_FULL, storageRoom } from './storage-room';
 import css from './unreadable-bar.module.css';
@@ -59,8 +59,8 @@ async function worthSaying(): Promise<Word | null> {
       says: say`The browser’s room is nearly full: ${sizeWords(used)} of ${sizeWords(quota)}. Save a copy, then
         remove what you no longer need.`,
     };
-  const { madeAt, changes: then, folder } = await copiesOf(database());
-  const since = (await changesOf(database())) - then;
+  const { madeAt, folder } = await copiesOf(database());
+  const since = await changesSinceCopy(database());
   if (folder || since < CHANGES_TO_SAY || (madeAt !== null && now - madeAt < QUIET_MS)) return null;
   return {
     kind: 'copy',
