@@ -3,7 +3,7 @@ import { join } from 'node:path';
 import { execFileSync } from 'node:child_process';
 import type { Locator, Page } from '@playwright/test';
 import { STATIONS } from '../src/core/stations';
-import { DEMO_URL, PLACES, answer, openDemo, openStation, settled, stands, storedRecord } from './support/page';
+import { DEMO_URL, PLACES, answer, fits, openDemo, openStation, settled, stands, storedRecord } from './support/page';
 import { tabTo } from './support/tab-to';
 import { pageBoxMm } from './support/reading';
 import { expect, test } from './support/test';
@@ -110,10 +110,7 @@ for (const [width, height] of [
     /** The narrowest that is asked for: what is wider there has to be pushed about to be read. */
     const lookNarrow = async (where: string) => {
       await page.setViewportSize({ width: 320, height: 640 });
-      // A chart takes a moment to be drawn anew.
-      const fits = () => page.evaluate(() => document.documentElement.scrollWidth <= innerWidth);
-      for (let tries = 0; tries < 20 && !(await fits()); tries++) await page.waitForTimeout(100);
-      if (!(await fits())) found.push(`${where}: wider than a screen of 320 px`);
+      if (!(await fits(page))) found.push(`${where}: wider than a screen of 320 px`);
       await page.setViewportSize({ width, height });
     };
     for (const path of PAGES) {

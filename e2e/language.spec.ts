@@ -1,7 +1,7 @@
 import { execFileSync } from 'node:child_process';
 import type { Page } from '@playwright/test';
 import { STATIONS } from '../src/core/stations';
-import { PLACES, stands } from './support/page';
+import { PLACES, fits, stands } from './support/page';
 import { ownServer } from './support/server';
 import { expect, test } from './support/test';
 
@@ -48,6 +48,7 @@ async function readPage(page: Page): Promise<Found> {
     }),
   );
   await page.waitForTimeout(250);
+  await fits(page);
   return page.evaluate(() => {
     const texts: string[] = [];
     const walk = document.createTreeWalker(document.body, NodeFilter.SHOW_TEXT);

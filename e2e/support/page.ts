@@ -22,6 +22,13 @@ export const tourOf = (piece: string): string[] => keptPages(STATIONS).map((path
 /** The page stands, with what it says. */
 export const stands = (page: Page) => page.locator('main:not([aria-busy="true"])').waitFor();
 
+/** Whether nothing is wider than the screen; a chart takes a moment to be drawn anew after this changed. */
+export async function fits(page: Page): Promise<boolean> {
+  const now = () => page.evaluate(() => document.documentElement.scrollWidth <= innerWidth);
+  for (let tries = 0; tries < 30 && !(await now()); tries++) await page.waitForTimeout(100);
+  return now();
+}
+
 export const answer = (page: Page) => page.getByTestId('answer');
 
 /** Waits until everything that was changed is stored. */
