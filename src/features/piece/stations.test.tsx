@@ -1,7 +1,6 @@
 /** @jest-environment jsdom */
 import '@/testing/browser';
 import { act, render } from '@testing-library/react';
-import type * as React from 'react';
 import { planPiece, stationStates } from '@/core/plan';
 import { applyPatch, STATIONS, type JobPatch, type PiecePlan, type StationId } from '@/core/stations';
 import { SURFACES, type SurfaceId } from '@/core/craft';
@@ -9,6 +8,8 @@ import type { UnitSystem } from '@/core/measure';
 import { demoPieces } from '@/demo/scenario';
 import { newPiece, type Piece, type StoredPicture } from '@/records';
 import { NOW, PICTURE, readyPiece, storedPicture } from '@/testing/builders';
+import type * as next from '@/testing/next';
+import { BROKEN, METRIC, answerIn, faultsOf, saidIn } from '@/testing/said';
 import { WHOLE_RUNS } from '@/testing/whole-runs';
 import { UnitsProvider } from '@/ui';
 import { CureStation } from './cure/cure-station';
@@ -25,21 +26,9 @@ import { PieceProvider, type OpenPiece } from './piece-context';
 import { ToneProvider } from './tone-context';
 
 // The simulated browser has no workers, no canvas and no charts: what they draw stays empty, what is said is said.
-jest.mock('next/dynamic', () => ({ __esModule: true, default: mockDynamic }));
-function mockDynamic(load: () => Promise<React.ComponentType>) {
-  const { lazy, Suspense } = jest.requireActual<typeof React>('react');
-  const Part = lazy(() => load().then((part) => ({ default: part })));
-  return (props: object) => (
-    <Suspense>
-      <Part {...props} />
-    </Suspense>
-  );
-}
-jest.mock('next/navigation', () => ({ useRouter: () => ({ push: () => undefined }), usePathname: () => '/' }));
-jest.mock('next/link', () => ({
-  __esModule: true,
-  default: ({ children, href }: { children: React.ReactNode; href: string }) => <a href={href}>{children}</a>,
-}));
+jest.mock('next/dynamic', () => jest.requireActual<typeof next>('@/testing/next').DYNAMIC);
+jest.mock('next/navigation', () => jest.requireActual<typeof next>('@/testing/next').NAVIGATION);
+jest.mock('next/link', () => jest.requireActual<typeof next>('@/testing/next').LINK);
 function mockIdle() {
   return { done: new Promise<null>(() => undefined), stop: () => undefined };
 }
@@ -88,19 +77,10 @@ async function shown(piece: Piece, plan: PiecePlan, own: StoredPicture | null, s
     </UnitsProvider>,
   );
   await act(() => new Promise((resolve) => setTimeout(resolve, 0)));
-  const fields = [...container.querySelectorAll('input')].map(({ value, placeholder }) => `${value} ${placeholder}`);
-  const heard = [...container.querySelectorAll('[aria-label]')].map((one) => one.getAttribute('aria-label') ?? '');
-  const blocks = [...container.querySelectorAll('p, li, td, th, h1, h2, h3, button, label, option, summary, dt, dd')];
-  const texts = [...blocks.map((one) => one.textContent ?? ''), ...fields, ...heard];
-  const answer = container.querySelector('[data-testid="answer"]')?.textContent ?? '';
+  const [texts, answer] = [saidIn(container), answerIn(container)];
   unmount();
   return { texts, answer };
 }
-
-/** What no sentence should ever say. */
-const BROKEN = /NaN|undefined|Infinity|\[object|∞|\bnull\b|\{\d\}|− ?0(?![.,\d])/;
-/** A figure with a metric unit, where nobody asked for one. */
-const METRIC = /\d\s?(mm|cm|m|µm|ml|cl|l|°C|kPa|cm²|m²|g\/m²)(?![a-z0-9/])/;
 
 async function faults(
   piece: Piece,
@@ -112,10 +92,9 @@ async function faults(
   const found = new Set<string>();
   for (const station of stations) {
     const { texts, answer } = await shown(piece, plan, own, station, system);
-    if (answer.trim() === '') found.add(`${station}: no answer`);
+    if (answer === '') found.add(`${station}: no answer`);
     if (texts.length < 5) found.add(`${station}: says hardly anything`);
-    for (const text of texts)
-      if (BROKEN.test(text) || (system === 'inch' && METRIC.test(text))) found.add(`${station}: ${text}`);
+    for (const text of faultsOf(texts, system)) found.add(`${station}: ${text}`);
   }
   return [...found];
 }

@@ -3,12 +3,10 @@ import '@/testing/browser';
 import { act, render, screen, waitFor } from '@testing-library/react';
 import { addPieces, changeCopies, database } from '@/storage';
 import { readyPiece } from '@/testing/builders';
+import type * as next from '@/testing/next';
 import { KeepingBar } from './keeping-bar';
 
-jest.mock('next/link', () => ({
-  __esModule: true,
-  default: ({ children, href }: { children: React.ReactNode; href: string }) => <a href={href}>{children}</a>,
-}));
+jest.mock('next/link', () => jest.requireActual<typeof next>('@/testing/next').LINK);
 
 const room = (usage: number, quota: number) =>
   Object.assign(navigator, {
