@@ -59,6 +59,9 @@ export type FailureCode =
 
 type Sentence = (values: Readonly<Record<string, string | number>>, units: Wording) => string;
 
+/** What a table has of its own under a key from outside: "constructor" is no kind of record. */
+const own = <T>(table: Readonly<Record<string, T>>, key: string | number | undefined): T | undefined =>
+  Object.hasOwn(table, String(key)) ? table[String(key)] : undefined;
 const figure = (value: string | number | undefined): number => Number(value ?? 0);
 const example = ({ system }: Pick<Wording, 'system'>) =>
   system === 'inch' ? say`11 3/4 in or 1 ft 2 in` : say`30 cm, 300 mm or 11 3/4 in`;
@@ -71,7 +74,7 @@ const SINGLES: Readonly<Record<string, { name: string; upper: string }>> = said(
   settings: { name: 'the settings', upper: 'A setting' },
 });
 const single = (kind: string | number | undefined) =>
-  SINGLES[kind ?? ''] ?? { name: say`this record`, upper: say`This record` };
+  own(SINGLES, kind) ?? { name: say`this record`, upper: say`This record` };
 
 /** Pictures that are known by name, and can’t be read here. */
 const NAMED_TYPES: Readonly<Record<string, string>> = said({
@@ -100,7 +103,7 @@ const SENTENCES: Readonly<Record<FailureCode, Sentence>> = {
   'quantity-range': ({ min, max }) => say`A figure from ${min} to ${max} is needed here.`,
   'picture-empty': () => say`This file is empty. Choose another picture; nothing was changed.`,
   'picture-type': ({ type }) =>
-    NAMED_TYPES[String(type)] ??
+    own(NAMED_TYPES, type) ??
     say`This is not a JPEG, PNG, WebP, HEIC or AVIF picture. Save it as one of these and choose it again; nothing was changed.`,
   'picture-too-large': ({ bytes }) =>
     say`This file has ${Math.round(figure(bytes) / 1048576)} MB; up to 64 MB can be taken. Save it at a higher

@@ -33,6 +33,36 @@ describe('sentences of failures', () => {
   });
 });
 
+describe('a sentence of any failure', () => {
+  const odd = [
+    {},
+    { text: '', name: '', path: '', type: '', kind: '', paths: '' },
+    { most: 0, min: 0, max: 0, bytes: 0, minMm: 0, maxMm: 0, pages: 0, percent: 0 },
+    {
+      maxMm: 1e9,
+      bytes: 1e15,
+      most: 1e9,
+      text: '${x} {0} %s',
+      name: '<b>“”</b>',
+      kind: 'constructor',
+      type: '__proto__',
+    },
+  ];
+  it.each(['metric', 'inch'] as const)('stands whole whatever its figures are, in %s', (system) => {
+    const found = FAILURE_CODES.flatMap((code) =>
+      odd.map((values) => ({ code, text: sentenceFor({ code, message: '', values }, wordingIn(system)) })),
+    );
+    for (const { code, text } of found) {
+      expect({ code, text: typeof text }).toEqual({ code, text: 'string' });
+      expect({ code, text }).toEqual({ code, text: expect.stringMatching(/^.{10,}[.?]$/s) as string });
+      expect({ code, text }).toEqual({
+        code,
+        text: expect.not.stringMatching(/NaN|undefined|Infinity|\[object|function/) as string,
+      });
+    }
+  });
+});
+
 it('every station has a name', () => expect(Object.keys(STATION_NAMES)).toEqual([...STATIONS]));
 
 it.each([

@@ -15,17 +15,15 @@ export function usePutAway() {
   const putAway = useCallback(
     async (pieces: readonly Named[], put: boolean) => {
       const ids = new Set(pieces.map(({ id }) => id));
-      const set = (on: boolean) =>
-        access?.change(({ putAway: before }) => {
-          const others = before.filter((id) => !ids.has(id));
-          return { putAway: on ? [...others, ...ids] : others };
-        });
-      if (!(await set(put))) return;
+      const set = (away: Iterable<string>) =>
+        access?.change(({ putAway }) => ({ putAway: [...putAway.filter((id) => !ids.has(id)), ...away] }));
+      const before = access?.agenda.putAway.filter((id) => ids.has(id)) ?? [];
+      if (!(await set(put ? ids : []))) return;
       const what = pieces.length === 1 ? (pieces[0]?.name ?? '') : say`${pieces.length} pieces`;
       notice({
         text: `${what}: ${put ? say`put away, and out of the plan` : say`taken out again`}.`,
         tone: 'success',
-        action: { label: say`Undo`, run: () => void set(!put) },
+        action: { label: say`Undo`, run: () => void set(before) },
       });
     },
     [access, notice],

@@ -26,7 +26,8 @@ export function useMakeSet(): (pieces: readonly Piece[]) => Promise<void> {
       for (const [at, piece] of pieces.entries()) {
         const mine = { ...(at === 0 ? piece : withPlanOf(first, piece)), set: { ...set, at } };
         const saved = await savePiece(database(), { base: piece, mine, label: say`one of a set`, now: clock() });
-        if (!report(saved) || !saved.ok) break;
+        // Half a set is none: what was made of it is taken back.
+        if (!report(saved) || !saved.ok) return undo(done.reverse());
         done.push({ id: piece.id, mark: saved.value.revision });
       }
       router.push(setPath(set.id));
