@@ -19,7 +19,7 @@ const image = fc
       .array(fc.integer({ min: 0, max: 64 }), { minLength: width * height, maxLength: width * height })
       .map((levels): Gray => ({ data: Float32Array.from(levels, (level) => level / 64), width, height })),
   );
-const at = ({ data, width }: Gray, x: number, y: number) => data[y * width + x]!;
+const at = ({ data, width }: Gray, x: number, y: number) => data[y * width + x];
 const near = (value: number, wanted: number) => expect(Math.abs(value - wanted)).toBeLessThan(1e-4);
 
 describe('light of a picture', () => {
@@ -33,16 +33,16 @@ describe('light of a picture', () => {
     const [black, white, red, green, blue] = grayOf(
       rgba([0, 0, 0], [255, 255, 255], [255, 0, 0], [0, 255, 0], [0, 0, 255]),
     ).data;
-    near(black!, 0);
-    near(white!, 1);
-    expect(green!).toBeGreaterThan(red!);
-    expect(red!).toBeGreaterThan(blue!);
-    near(red! + green! + blue!, 1);
+    near(black, 0);
+    near(white, 1);
+    expect(green).toBeGreaterThan(red);
+    expect(red).toBeGreaterThan(blue);
+    near(red + green + blue, 1);
   });
 
   it('of one colour is that channel alone', () => {
     const picture = rgba([51, 102, 204]);
-    ([0, 1, 2] as const).forEach((channel) => near(channelOf(picture, channel).data[0]!, [0.2, 0.4, 0.8][channel]!));
+    ([0, 1, 2] as const).forEach((channel) => near(channelOf(picture, channel).data[0], [0.2, 0.4, 0.8][channel]));
   });
 });
 
@@ -113,8 +113,8 @@ describe('a value between pixels', () => {
 describe('how two rows go together', () => {
   const sums = (a: readonly number[], b: readonly number[]) => {
     const add = (of: (i: number) => number) => a.reduce((sum, _, i) => sum + of(i), 0);
-    return [a.length, ...[(i: number) => a[i]!, (i: number) => b[i]!].map(add)].concat(
-      [(i: number) => a[i]! ** 2, (i: number) => b[i]! ** 2, (i: number) => a[i]! * b[i]!].map(add),
+    return [a.length, ...[(i: number) => a[i], (i: number) => b[i]].map(add)].concat(
+      [(i: number) => a[i] ** 2, (i: number) => b[i] ** 2, (i: number) => a[i] * b[i]].map(add),
     ) as [number, number, number, number, number, number];
   };
   const row = fc.array(fc.integer({ min: -50, max: 50 }), { minLength: 2, maxLength: 20 });
@@ -162,11 +162,11 @@ it('what stands out does so in any light: gain and lift change nothing but the f
       const [one, other] = [standingOut(picture, 3, 1e-6), standingOut(bright, 3, 1e-6)];
       // Where all is even round about, only rounding is left.
       const spread = boxMean(
-        { ...picture, data: picture.data.map((v, i) => (v - boxMean(picture, 3).data[i]!) ** 2) },
+        { ...picture, data: picture.data.map((v, i) => (v - boxMean(picture, 3).data[i]) ** 2) },
         3,
       );
       one.data.forEach((value, i) => {
-        if (spread.data[i]! > 1e-3) expect(Math.abs(value - other.data[i]!)).toBeLessThan(0.02);
+        if (spread.data[i] > 1e-3) expect(Math.abs(value - other.data[i])).toBeLessThan(0.02);
       });
     }),
     { numRuns: 40 },

@@ -55,6 +55,8 @@ beforeEach(async () => {
   await database().delete({ disableAutoOpen: false });
   await addPieces(database(), [readyPiece({ id: 'a', name: 'Sign' }), readyPiece({ id: 'b', name: 'Tray' })]);
 });
+// What is live follows the store by itself, outside of what a test does.
+beforeAll(() => Object.assign(globalThis, { IS_REACT_ACT_ENVIRONMENT: false }));
 afterAll(() => database().close());
 
 it('a step that is done is kept with its minutes and its hour, and leaves the agenda; undo brings both back', async () => {

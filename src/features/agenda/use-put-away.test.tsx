@@ -36,6 +36,8 @@ const undo = async () => {
 beforeEach(() => {
   mockSaid.length = 0;
 });
+// What is live follows the store by itself, outside of what a test does.
+beforeAll(() => Object.assign(globalThis, { IS_REACT_ACT_ENVIRONMENT: false }));
 afterAll(() => database().close());
 
 it('a piece is put away by name, and undo takes it out', async () => {
