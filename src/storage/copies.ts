@@ -20,21 +20,24 @@ export async function changeCopies(
   });
 }
 
-/** All changes that pieces and records had, those in the bin too: what two counts differ by was changed between them. */
-export async function changesOf(db: FobbetDatabase): Promise<number> {
-  let changes = 0;
+interface Changes {
+  /** All that pieces and records had, those in the bin too: what two counts differ by was changed between them. */
+  all: number;
+  sinceCopy: number;
+}
+
+/** How much was changed, ever and since the last copy was made. */
+export async function changesOf(db: FobbetDatabase): Promise<Changes> {
+  let all = 0;
   await db.pieces.each(({ revision }) => {
-    changes += Number.isSafeInteger(revision) ? revision : 0;
+    all += Number.isSafeInteger(revision) ? revision : 0;
   });
   // To be put into the bin is a change more; to be gone for good is as many as it had.
   await db.removed.each(({ piece }) => {
     const { revision } = (piece ?? {}) as { revision?: unknown };
-    changes += 1 + (Number.isSafeInteger(revision) ? Number(revision) : 0);
+    all += 1 + (Number.isSafeInteger(revision) ? Number(revision) : 0);
   });
   const numbers = await db.versions.toCollection().primaryKeys();
-  return changes + (numbers.at(-1) ?? 0);
+  all += numbers.at(-1) ?? 0;
+  return { all, sinceCopy: Math.abs(all - (await copiesOf(db)).changes) };
 }
-
-/** How much was changed since the last copy was made. */
-export const changesSinceCopy = async (db: FobbetDatabase): Promise<number> =>
-  Math.abs((await changesOf(db)) - (await copiesOf(db)).changes);

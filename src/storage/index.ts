@@ -37,7 +37,7 @@ export {
 export { putTimer, removeTimer } from './timers';
 export { changeSettings, stepSettings } from './settings';
 export { versionsOf, type VersionStep, type Versions } from './versions';
-export { changeCopies, changesOf, changesSinceCopy, copiesOf } from './copies';
+export { changeCopies, changesOf, copiesOf } from './copies';
 export type { CopiesRecord } from './db';
 export { drawnFrom, leftOf } from './stash-use';
 export type { SetTable } from './set-csv';

@@ -1,7 +1,7 @@
 'use client';
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useShelf } from '@/features/shelf';
-import { changesSinceCopy, database } from '@/storage';
+import { changesOf, database } from '@/storage';
 import { Place, Answer, dayName, useNow } from '@/ui';
 import { counted } from '@/words';
 import { AsidePart } from './aside-part';
@@ -19,7 +19,7 @@ export function KeptPage() {
   const shelf = useShelf();
   const now = useNow();
   const copying = useCopies();
-  const since = useLiveQuery(() => changesSinceCopy(database()));
+  const since = useLiveQuery(async () => (await changesOf(database())).sinceCopy);
   const { copies } = copying;
   if (!shelf || !copies || since === undefined) return <Place className={css.page} aria-busy="true" />;
   const pieces = shelf.pieces.length + shelf.templates.length + shelf.unreadable.length;

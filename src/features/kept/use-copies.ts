@@ -22,7 +22,7 @@ export function useCopies() {
       // By the machine's own clock: the program's can be set ahead.
       const now = Date.now();
       const { writeBackup } = await import('@/storage/backup');
-      const changes = await changesOf(database());
+      const { all: changes } = await changesOf(database());
       const write = async (out: WritableStream<Uint8Array>) => {
         const written = await writeBackup(database(), out, { now, onProgress: setProgress });
         if (!report(written) || !written.ok) return false;

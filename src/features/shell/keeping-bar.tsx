@@ -3,7 +3,7 @@ import { Button } from '@mui/material';
 import Link from 'next/link';
 import { useEffect, useState } from 'react';
 import { MS_PER_DAY, MS_PER_MINUTE } from '@/core/shared';
-import { changesSinceCopy, copiesOf, database } from '@/storage';
+import { changesOf, copiesOf, database } from '@/storage';
 import { counted, sizeWords } from '@/words';
 import { NEARLY_FULL, storageRoom } from './storage-room';
 import css from './unreadable-bar.module.css';
@@ -60,7 +60,7 @@ async function worthSaying(): Promise<Word | null> {
         remove what you no longer need.`,
     };
   const { madeAt, folder } = await copiesOf(database());
-  const since = await changesSinceCopy(database());
+  const { sinceCopy: since } = await changesOf(database());
   if (folder || since < CHANGES_TO_SAY || (madeAt !== null && now - madeAt < QUIET_MS)) return null;
   return {
     kind: 'copy',
