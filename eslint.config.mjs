@@ -42,6 +42,13 @@ const NESTED = ['', `${CHOICE} > `, `${CHOICE} > ${CHOICE} > `].map((between) =>
   message: 'A message is a whole sentence: say each case, or put sentences or remarks side by side.',
 }));
 
+/** A write that failed keeps what was typed: the field must hear of it. */
+const UNHEARD = {
+  selector:
+    'JSXOpeningElement[name.name=/^(Typed|Length|Volume|Film|Temperature|Percent|Figure|Price|Spans)Field$/] > ' +
+    'JSXAttribute[name.name="onCommit"] > JSXExpressionContainer > ArrowFunctionExpression UnaryExpression[operator="void"]',
+  message: 'The field must hear whether it was kept: hand the promise on.',
+};
 const THREE_DEEP = {
   selector: 'ConditionalExpression > ConditionalExpression > ConditionalExpression',
   message: 'Choices in choices in choices are read by nobody: use a record, a function or early returns.',
@@ -95,7 +102,7 @@ export default tseslint.config(
   {
     files: ['src/{words,ui,features,app}/**/*.{ts,tsx}'],
     ignores: ['**/*.test.{ts,tsx}'],
-    rules: { 'no-restricted-syntax': ['error', THREE_DEEP, ...UNSAID, ...NESTED] },
+    rules: { 'no-restricted-syntax': ['error', THREE_DEEP, UNHEARD, ...UNSAID, ...NESTED] },
   },
   {
     files: ['**/*.{mjs,cjs}'],

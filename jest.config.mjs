@@ -1,12 +1,18 @@
+import { toldTime } from './scripts/told-time.mjs';
+
+// What runs the tests hands it on to them: the zone, and with it what a local time means.
+process.env.TZ = toldTime().zone;
+
 /** @type {import('jest').Config} */
 export default {
   testEnvironment: 'node',
   // Far above what any takes: a machine may be five times slower, and busy.
   testTimeout: 60_000,
+  setupFiles: ['<rootDir>/src/testing/told-time.ts'],
   testMatch: ['<rootDir>/src/**/*.test.{ts,tsx}'],
   moduleNameMapper: { '\\.css$': '<rootDir>/src/testing/no-css.ts', '^@/(.*)$': '<rootDir>/src/$1' },
   transform: {
-    '^.+\\.(t|j)sx?$': [
+    '^.+\\.(m?js|jsx|tsx?)$': [
       '@swc/jest',
       {
         jsc: {

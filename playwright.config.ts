@@ -1,7 +1,9 @@
 import { defineConfig } from '@playwright/test';
 import { CHROMIUM } from './scripts/browser.mjs';
+import { toldTime } from './scripts/told-time.mjs';
 
 const PORT = 3417;
+const { zone } = toldTime();
 
 export default defineConfig({
   testDir: 'e2e',
@@ -17,7 +19,6 @@ export default defineConfig({
     baseURL: `http://localhost:${PORT}`,
     viewport: { width: 1280, height: 800 },
     locale: 'en-GB',
-    timezoneId: 'Europe/London',
     acceptDownloads: true,
     // Where the journey is not about it: keeping the whole program takes a second of every test.
     serviceWorkers: 'block',
@@ -28,13 +29,13 @@ export default defineConfig({
       command: `node node_modules/next/dist/bin/next start -p ${PORT}`,
       url: `http://localhost:${PORT}`,
       reuseExistingServer: false,
-      env: { NEXT_TELEMETRY_DISABLED: '1' },
+      env: { NEXT_TELEMETRY_DISABLED: '1', TZ: zone },
     },
     {
       command: `node node_modules/next/dist/bin/next start -p ${PORT + 1}`,
       url: `http://localhost:${PORT + 1}`,
       reuseExistingServer: false,
-      env: { NEXT_TELEMETRY_DISABLED: '1', FOBBET_DEMO: '1' },
+      env: { NEXT_TELEMETRY_DISABLED: '1', TZ: zone, FOBBET_DEMO: '1' },
     },
   ],
 });

@@ -277,7 +277,12 @@ test('a set of six from a table with names and pictures: each its own lettering,
   const words = textOf(await savedTo(download, info.outputPath('set.pdf')));
   for (const name of names) expect(words).toContain(name);
 
-  // One row of the day for all of them, and counted through at the bench.
+  // One row of the day for all of them, and counted through at the bench. Hands are free all day and night, so that
+  // printing stands near whatever the hour is.
+  await storedRecord(page, 'agenda', 'agenda', {
+    weekly: Array.from({ length: 7 }, () => [{ fromMinute: 0, untilMinute: 1440 }]),
+    quiet: null,
+  });
   await page.goto(`${DEMO_URL}/ahead`);
   await planned(page);
   await page.getByRole('button', { name: 'Plan afresh' }).click();

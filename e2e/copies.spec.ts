@@ -1,12 +1,8 @@
 import { readFileSync, writeFileSync } from 'node:fs';
-import type { Browser, Page } from '@playwright/test';
+import type { Page } from '@playwright/test';
 import { DEMO_URL, answer, openDemo, savedTo, settled, storedPieces } from './support/page';
-import { expect, test } from './support/test';
+import { anotherPage, expect, test } from './support/test';
 
-async function another(browser: Browser): Promise<Page> {
-  const context = await browser.newContext({ locale: 'en-GB', timezoneId: 'Europe/London', acceptDownloads: true });
-  return context.newPage();
-}
 const rename = async (page: Page, piece: string, name: string) => {
   await page.goto(`${DEMO_URL}/piece/${piece}/picture`);
   const title = page.getByLabel('Name of the piece');
@@ -39,7 +35,7 @@ test('a copy of everything goes into an empty browser: pieces, stash, hours, and
   await expect(answer(page)).toContainText('a copy of everything as it stands');
   const before = await storedPieces(page);
 
-  const other = await another(browser);
+  const other = await anotherPage(browser);
   await other.goto(`${baseURL}/kept`);
   await expect(answer(other)).toHaveText('Nothing is kept here yet.');
   const bytes = readFileSync(copy);
@@ -73,7 +69,7 @@ test('a copy joins what is there: what both changed is asked about, and can be u
 }, info) => {
   await openDemo(page);
   const old = await saveCopy(page, info.outputPath('old.zip'));
-  const other = await another(browser);
+  const other = await anotherPage(browser);
   await other.goto(`${DEMO_URL}/kept`);
   await expect(answer(other)).not.toBeEmpty({ timeout: 30_000 });
   await expect.poll(async () => (await storedPieces(other)).length, { timeout: 30_000 }).toBe(8);

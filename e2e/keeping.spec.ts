@@ -16,7 +16,7 @@ import {
   typeInto,
 } from './support/page';
 import { turnedPhoto } from './support/pictures';
-import { expect, test } from './support/test';
+import { anotherPage, expect, tellTime, test } from './support/test';
 
 /** A piece that has all it needs up to the laying. */
 async function readyPiece(page: Page, name: string): Promise<void> {
@@ -50,7 +50,6 @@ async function sheetPdf(page: Page, path: string): Promise<Buffer> {
 test('a bundle carries the piece, its figures and its PDF into an empty browser; a bad one changes nothing', async ({
   page,
   browser,
-  baseURL,
 }, info) => {
   await readyPiece(page, 'Ticket window');
   await openStation(page, 'Lay');
@@ -60,9 +59,7 @@ test('a bundle carries the piece, its figures and its PDF into an empty browser;
   const bundle = await savedTo(await saveFromMenu(page, /bundle/), info.outputPath('ticket-window.fobbet.zip'));
   const [stored] = await storedPieces(page);
 
-  const other = await (
-    await browser.newContext({ baseURL: baseURL!, locale: 'en-GB', timezoneId: 'Europe/London', acceptDownloads: true })
-  ).newPage();
+  const other = await anotherPage(browser);
   await other.goto('/pieces');
   const bytes = readFileSync(bundle);
   const bad = (name: string, content: Buffer) => {
@@ -102,7 +99,9 @@ test('cure times go out as a calendar file that another reader reads', async ({ 
   const calendar = new ICAL.Component(ICAL.parse(readFileSync(file, 'utf8')) as never[]);
   const events = calendar.getAllSubcomponents('vevent').map((event) => new ICAL.Event(event));
   expect(events.map((event) => event.summary)).toEqual(['Clock case: start rubbing', 'Clock case: safe to rub']);
-  expect(events[0].startDate.toJSDate().getTime()).toBeGreaterThan(Date.now() + 8 * 3_600_000);
+  expect(events[0].startDate.toJSDate().getTime()).toBeGreaterThan(
+    (await page.evaluate(() => Date.now())) + 8 * 3_600_000,
+  );
   expect(events[0].component.getAllSubcomponents('valarm')).toHaveLength(1);
 });
 
@@ -187,7 +186,11 @@ function browserPid(profile: string): number {
 test('a browser killed in the middle of saving opens with the last complete state', async ({ baseURL }, info) => {
   const profile = info.outputPath('profile');
   const { launchOptions, locale } = info.project.use as { launchOptions: object; locale: string };
-  const start = () => chromium.launchPersistentContext(profile, { ...launchOptions, baseURL: baseURL!, locale });
+  const start = async () => {
+    const context = await chromium.launchPersistentContext(profile, { ...launchOptions, baseURL: baseURL!, locale });
+    await tellTime(context);
+    return context;
+  };
   const first = await start();
   const page = await first.newPage();
   await readyPiece(page, 'Coal box');

@@ -1,6 +1,15 @@
 import type { Page } from '@playwright/test';
 import { drawing } from './support/pictures';
-import { answer, beginPiece, choosePicture, clockAhead, openStation, settled, storedPieces } from './support/page';
+import {
+  answer,
+  beginPiece,
+  choosePicture,
+  clockAhead,
+  markDone,
+  openStation,
+  settled,
+  storedPieces,
+} from './support/page';
 import { expect, test } from './support/test';
 
 const PICTURE = '<rect width="1600" height="1200" fill="#c9d6c4"/><circle cx="800" cy="600" r="360" fill="#5b2a3a"/>';
@@ -102,11 +111,11 @@ test('a tape decal is soaked, freed, dried until it is tacky and stuck on; nothi
   await settled(page);
   await clockAhead(page, 1);
   await openStation(page, 'Rub');
-  await page.getByTestId('paper-off').click();
+  await markDone(page, 'paper-off');
   await expect(answer(page)).toContainText('it must be tacky before it is stuck on');
   await settled(page);
   await clockAhead(page, 1);
-  await page.getByTestId('stuck-on').click();
+  await markDone(page, 'stuck-on');
   await expect(answer(page)).toHaveText('It is on. A decal needs no mending and no sealer.');
   await openStation(page, 'Mend');
   await expect(answer(page)).toHaveText('A tape decal is not mended: it lies under its own tape.');
@@ -135,15 +144,15 @@ test('a liner in glue-sealer on painted canvas: no rubbing, no wet test, through
   await clockAhead(page, 30);
   await openStation(page, 'Rub');
   await expect(answer(page)).toHaveText('Lift the liner off.');
-  await page.getByTestId('paper-off').click();
+  await markDone(page, 'paper-off');
   await openStation(page, 'Mend');
   await expect(page.getByText('Wet test for haze')).toHaveCount(0);
-  await page.getByTestId('mended').click();
+  await markDone(page, 'mended');
   await openStation(page, 'Seal');
-  await page.getByTestId('coat-on').click();
+  await markDone(page, 'coat-on');
   await settled(page);
   await clockAhead(page, 6);
-  await page.getByTestId('coat-on').click();
+  await markDone(page, 'coat-on');
   await keepIt(page);
 });
 
@@ -160,18 +169,18 @@ test('inkjet on plain paper, peeled tacky: a window, two passes, and two coats o
   await settled(page);
   await clockAhead(page, 1);
   await openStation(page, 'Rub');
-  for (const pass of [1, 2]) await page.getByRole('button', { name: `Pass ${pass} done` }).click();
+  for (const _pass of [1, 2]) await markDone(page, 'pass-done');
   await settled(page);
   await clockAhead(page, 12);
   await openStation(page, 'Mend');
-  await page.getByTestId('mended').click();
+  await markDone(page, 'mended');
   await openStation(page, 'Seal');
   await expect(answer(page)).toHaveText(/^2 coats of water-based acrylic varnish/);
   await expect(page.getByText('clears the paper that the peel leaves; two coats of it')).toBeVisible();
-  await page.getByTestId('coat-on').click();
+  await markDone(page, 'coat-on');
   await settled(page);
   await clockAhead(page, 6);
-  await page.getByTestId('coat-on').click();
+  await markDone(page, 'coat-on');
   await keepIt(page);
 });
 

@@ -1,4 +1,4 @@
-import { expect, type Download, type Page } from '@playwright/test';
+import { expect, type Download, type Locator, type Page } from '@playwright/test';
 import { STATIONS } from '../../src/core/stations';
 import { ANY_PIECE, keptPages } from '../../src/offline/pages';
 
@@ -205,3 +205,28 @@ export const storedRecord = <T>(page: Page, table: string, key: string, patch: o
     },
     [table, key, patch] as const,
   ) as Promise<T>;
+
+/** Holds a button that must be held, until it is done. */
+export async function hold(page: Page, button: Locator): Promise<void> {
+  await button.scrollIntoViewIfNeeded();
+  await button.hover();
+  await page.mouse.down();
+  await expect(button).toHaveCount(0, { timeout: 20_000 });
+  await page.mouse.up();
+}
+
+/**
+ * Marks a station's step done, in one breath with the one before it if need be: held where it must be held, and said to
+ * be done just now where it is asked.
+ */
+export async function markDone(page: Page, testId: string): Promise<void> {
+  const button = page.getByTestId(testId);
+  const [held, asked] = [page.getByTestId(`${testId}-held`), page.getByTestId('when-done')];
+  await expect(button.or(held).first()).toBeAttached();
+  if (await held.count()) {
+    await held.locator('summary').click();
+    await hold(page, button);
+    await asked.waitFor();
+  } else await button.click();
+  if (await asked.isVisible()) await asked.getByTestId('done-now').click();
+}

@@ -136,6 +136,11 @@ const CASES: Readonly<Record<number, () => void>> = {
     const { set: _s, template: _t, ...piece } = readyPiece();
     expect(readPiece({ ...piece, version: 9 })).toEqual({ ok: true, value: readyPiece() });
   },
+  10: () => {
+    const { rub, ...piece } = readyPiece();
+    const { overruledAt: _o, ...oldRub } = rub;
+    expect(readPiece({ ...piece, version: 10, rub: oldRub })).toEqual({ ok: true, value: readyPiece() });
+  },
 };
 
 describe('the stored piece', () => {

@@ -1,5 +1,5 @@
 'use client';
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import type { Result } from '@/core/shared';
 import { sentenceFor, type FailureCode } from '@/words';
 import { LineField } from './line-field';
@@ -41,7 +41,16 @@ export function TypedField<T>({
   hint,
   testId,
 }: TypedFieldProps<T>) {
-  const [draft, setDraft] = useState<string | null>(null);
+  const [draft, showDraft] = useState<string | null>(null);
+  /**
+   * The draft as events see it, before it is drawn: Enter commits it and moves the focus on in one go, so that leaving
+   * the field still finds it in what was drawn last, and would commit it once more.
+   */
+  const typed = useRef<string | null>(null);
+  const setDraft = (next: string | null) => {
+    typed.current = next;
+    showDraft(next);
+  };
   /** What stood in the field when typing began; another window may change it meanwhile. */
   const [begun, setBegun] = useState('');
   const [problem, setProblem] = useState<string | null>(null);
@@ -50,6 +59,7 @@ export function TypedField<T>({
 
   /** @param knowing that the value was changed meanwhile, as the sentence under the field says */
   const commit = (knowing: boolean) => {
+    const draft = typed.current;
     if (draft === null || draft === shown) return finish();
     if (begun !== shown && !knowing) return setProblem(changedMeanwhile(shown));
     if (draft.trim() === '' && clearable) return keep(null, draft);
@@ -80,7 +90,7 @@ export function TypedField<T>({
       testId={testId}
       needed={value === null && !clearable}
       onChange={(event) => {
-        if (draft === null) setBegun(shown);
+        if (typed.current === null) setBegun(shown);
         setDraft(event.target.value);
         setProblem(null);
       }}

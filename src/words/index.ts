@@ -26,7 +26,7 @@ export { WAIT_WORDS, earlyWords } from './early';
 export { FAILURE_CODES, sentenceFor, type FailureCode } from './failures';
 export { ANSWER_WORDS, CAUSE_WORDS, CHECK_WORDS, FAULT_REMEDY_WORDS, SIGN_WORDS, faultLineWords } from './faults';
 export { findingFigure, findingWords, remedyWords } from './findings';
-export { DECISION_WORDS, STOP_WORDS, areaWords, changeInWords, inspectReason } from './inspect';
+export { DECISION_WORDS, areaWords, changeInWords, inspectReason } from './inspect';
 export { layingWords } from './laying';
 export {
   CONDITION_WORDS,

@@ -4,7 +4,8 @@ import { said, say } from './say';
 import { sentences, remarks } from './text';
 
 /** What a reading of the dried piece asks for, first. */
-export const DECISION_WORDS: Readonly<Record<InspectDecision, string>> = said({
+export const DECISION_WORDS: Readonly<Record<InspectDecision | 'stop', string>> = said({
+  stop: 'Stop rubbing: more toner goes now than paper.',
   pass: 'Rub another pass all over.',
   areas: 'Rub these areas again, and leave the rest.',
   mend: 'No more rubbing: mend where toner is gone.',
@@ -58,8 +59,6 @@ function ofWhat({ kind, areaCm2, severity }: InspectArea, units: Wording): strin
 }
 
 /** Over the decision, where the last rubbing took more toner than paper. */
-export const STOP_WORDS = say`Stop rubbing: more toner goes now than paper.`;
-
 /** What went between two photos. */
 export const changeInWords = ({ hazeGoneCm2, tonerGoneCm2, stop }: Change, units: Wording): string =>
   sentences(

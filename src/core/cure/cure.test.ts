@@ -149,7 +149,8 @@ describe('the clock of a laid print', () => {
     [2.7, 'wet'],
     [2.9, 'tacky'],
     [7.9, 'tacky'],
-    [8, 'dry'],
+    [15.9, 'tacky'],
+    [16, 'dry'],
     [23.9, 'dry'],
     [24, 'cured'],
   ])('after %p h it is %s', (hours, wetness) => expect(at(hours).wetness).toBe(wetness));
@@ -158,7 +159,13 @@ describe('the clock of a laid print', () => {
       earliestAt: laidAt + 8 * MS_PER_HOUR,
       likelyAt: laidAt + 16 * MS_PER_HOUR,
       safeAt: laidAt + 24 * MS_PER_HOUR,
+      readyAt: laidAt + 16 * MS_PER_HOUR,
       share: 0.5,
+    });
+    // As early as its signs say so.
+    expect(cureClock(wait, laidAt, laidAt + 8 * MS_PER_HOUR, true)).toMatchObject({
+      readyAt: laidAt + 8 * MS_PER_HOUR,
+      wetness: 'dry',
     });
     expect(at(99).share).toBe(1);
   });

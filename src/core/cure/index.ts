@@ -27,7 +27,7 @@ export {
   type OvenPiece,
   type OvenRefusal,
 } from './oven';
-export { signShare, type SeenSign, type SignId } from './signs';
+export { signShare, signsAgainst, signsSayDry, type SeenSign, type SignId } from './signs';
 export { dryingCurve } from './curve';
 export { peelWindow, type PeelWindow } from './peel-window';
 export { cureClock, type CureClock, type Wetness } from './wetness';

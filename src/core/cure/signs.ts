@@ -4,7 +4,7 @@
  * piece needs, as a share of the record's; the latest sign wins where two disagree. Source: signs from bench practice;
  * how far each moves the bound is judgement.
  */
-import { clamp } from '@/core/shared';
+import { MS_PER_MINUTE, clamp } from '@/core/shared';
 
 export type SignId = 'translucent' | 'cool-edge' | 'corner-lifts' | 'even' | 'corner-holds';
 export interface SeenSign {
@@ -18,6 +18,22 @@ const STILL_NEEDS: Readonly<Partial<Record<SignId, number>>> = {
   'cool-edge': 0.12,
   'corner-lifts': 0.25,
 };
+const isDrySign = ({ id }: SeenSign): boolean => STILL_NEEDS[id] === undefined;
+/** What has to be seen and felt before it is rubbed by the sign. */
+const DRY_SIGNS: readonly SignId[] = ['even', 'corner-holds'];
+/** Nothing dries or gets wet again within so long: one of two such signs is a mistake. */
+const SAME_LOOK_MS = MS_PER_MINUTE;
+
+/** Whether all that has to be seen was seen, and nothing against it since. */
+export function signsSayDry(signs: readonly SeenSign[]): boolean {
+  const lastWetAt = Math.max(0, ...signs.filter((sign) => !isDrySign(sign)).map(({ at }) => at));
+  return DRY_SIGNS.every((id) => signs.some((sign) => sign.id === id && sign.at > lastWetAt));
+}
+
+/** Signs that say the opposite of another at the same look: one of them is to be taken back. */
+export const signsAgainst = (signs: readonly SeenSign[], sign: SeenSign): SeenSign[] =>
+  signs.filter((one) => isDrySign(one) !== isDrySign(sign) && Math.abs(one.at - sign.at) < SAME_LOOK_MS);
+
 const SLOWEST = 4;
 const FASTEST = 0.4;
 

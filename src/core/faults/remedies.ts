@@ -20,9 +20,16 @@ const undone =
   (id: Job['mend']['done'][number]): Change =>
   ({ mend }) => ({ mend: { done: mend.done.filter((one) => one !== id), finishedAt: null } });
 
-const asMuchAgain: Change = ({ rub }, { rub: { rubbing } }) =>
+/** One pass more; against what a photo said, where somebody wants it so. */
+const asMuchAgain: Change = ({ rub }, { rub: { rubbing, verdict } }) =>
   rubbing && rubbing.passes.length > 0
-    ? { rub: { passes: Math.min(MOST_PASSES, Math.max(rub.done.length, rubbing.passes.length) + 1), finishedAt: null } }
+    ? {
+        rub: {
+          passes: Math.min(MOST_PASSES, Math.max(rub.done.length, rubbing.passes.length) + 1),
+          finishedAt: null,
+          overruledAt: verdict?.at ?? rub.overruledAt,
+        },
+      }
     : null;
 const print =
   (id: Job['method']['print']): Change =>
@@ -105,3 +112,12 @@ export const changeNow = (id: FaultRemedyId, job: Job, plan: PiecePlan, now: num
 /** The same on another piece that is not laid yet. */
 export const changeNext = (id: FaultRemedyId, job: Job, plan: PiecePlan, now: number): JobPatch | null =>
   job.lay.laidAt === null ? (NEXT[id]?.(job, plan, now) ?? null) : null;
+
+const RUBS: readonly FaultRemedyId[] = ['rub-again'];
+
+/** Remedies in the order to try them: what a photo of the piece advises against comes last. */
+export function remediesNow(remedies: readonly FaultRemedyId[], plan: PiecePlan | null): FaultRemedyId[] {
+  const decision = plan?.rub.verdict?.decision;
+  const isOver = decision === 'stop' || decision === 'mend' || decision === 'seal';
+  return isOver ? [...remedies].sort((a, b) => Number(RUBS.includes(a)) - Number(RUBS.includes(b))) : [...remedies];
+}

@@ -11,7 +11,7 @@ export const toneRemedy = (job: Job, fact: RemedyFact, tone: Partial<Tone>): Rem
 });
 
 const coatPatch = (id: BaseCoatId): JobPatch => ({
-  surface: { baseCoat: id, baseColour: baseCoatById(id).colour, prepared: [] },
+  surface: { baseCoat: id, baseColour: baseCoatById(id).colour },
 });
 
 /** A thin white wash, where the surface takes one and has no base coat. */
@@ -36,7 +36,7 @@ export const smoother = ({ plan: { surface } }: FindingContext): Remedy[] =>
     ? [
         {
           id: 'smoother-blank',
-          patch: { surface: { kind: 'painted-wood', finish: 'chalk-type-paint', prepared: [] } },
+          patch: { surface: { kind: 'painted-wood', finish: 'chalk-type-paint' } },
         },
       ]
     : [];

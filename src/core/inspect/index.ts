@@ -8,7 +8,8 @@ export {
   type Judgement,
 } from './judge';
 export { expectedBlank, type ExpectedBlank, type InspectShapeCode } from './expected';
-export { readPiece, seek, type InspectCode, type PieceReading, type Sought } from './read-piece';
+export { readPiece, seek, type InspectCode, type Sought } from './read-piece';
+export type { PieceReading } from './reading';
 export { rehearse } from './rehearse';
 export {
   KEPT_LETTERS,
@@ -18,5 +19,6 @@ export {
   keepReading,
   readKept,
   toldWet,
+  type KeptReading,
 } from './kept-reading';
 export type { ExpectedPiece } from './expected-piece';

@@ -3,7 +3,7 @@
  * these, mend or seal. Haze that vanishes when it is wet vanishes under a sealer too. Between two readings: whether the
  * rubbing still takes more paper than toner.
  */
-import type { CellMap, PieceReading } from './read-piece';
+import type { CellMap, PieceReading } from './reading';
 
 export type InspectDecision = 'pass' | 'areas' | 'mend' | 'seal';
 

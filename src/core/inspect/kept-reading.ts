@@ -4,8 +4,29 @@
  */
 import { letterShare, shareLetter } from '@/core/shared';
 import type { SizeMm } from '@/core/shape';
-import type { KeptReading } from '@/core/stations';
-import type { CellMap, PieceReading } from './read-piece';
+import type { CellMap, PieceReading } from './reading';
+
+/** What a photo of the rubbed piece said: maps of one letter a cell, row by row over the print's box. */
+export interface KeptReading {
+  at: number;
+  /** Passes that were done when it was read. */
+  pass: number;
+  dryPhotoId: string | null;
+  wetPhotoId: string | null;
+  /** The dry photo's size, and the corners of the print's box in shares of it, from its top left clockwise. */
+  photo: { width: number; height: number };
+  corners: { x: number; y: number }[];
+  rmsMm: number;
+  sure: number;
+  cell: { widthMm: number; heightMm: number; columns: number; rows: number };
+  haze: string;
+  kept: string;
+  seen: string;
+  clearsWet: string | null;
+  /** Colour of the expected print in each cell: three letters, red, green and blue. */
+  colours: string;
+  isWhitened: boolean;
+}
 
 const NOTHING = '!';
 export const MOST_KEPT_CELLS = 4000;

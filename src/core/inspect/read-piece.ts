@@ -20,35 +20,11 @@ import { estimate, type Estimate } from './estimate';
 import type { ExpectedPiece } from './expected-piece';
 import { featuresOf, shrunk, type Features } from './features';
 import { findPicture, type Found } from './find';
+import type { CellMap, PieceReading } from './reading';
 import { CHANNELS, FIBRES, showsBare, type Cells, type Sight, type Triple } from './layers';
 import { PATCH_RADIUS_MM, frameOf, laidOver, likeIn, pxPerMm, shadesOf, type Frame, type Shades } from './overlay';
 
 export type InspectCode = 'piece-not-found' | 'piece-dark' | 'piece-other' | 'photo-broken' | 'inspect-failed';
-
-export interface CellMap {
-  widthMm: number;
-  heightMm: number;
-  columns: number;
-  rows: number;
-}
-
-export interface PieceReading {
-  /** The print's box in the photo's pixels, from its top left clockwise. */
-  corners: Point[];
-  register: { rmsMm: number; sure: number };
-  cell: CellMap;
-  /** Row by row; null where it is not seen, or nothing tells. */
-  haze: (number | null)[];
-  kept: (number | null)[];
-  /** How much of each cell's toner was judged, 0–1; null where it carries none. */
-  seen: (number | null)[];
-  /** Of a cell's haze, what was gone on the wet photo, 0–1; null without one. */
-  clearsWet: (number | null)[] | null;
-  /** Colour of the expected print in each cell, 0xRRGGBB. */
-  colours: number[];
-  /** Haze and loss look alike on this ground when it is dry: what is called haze is whitened by either. */
-  isWhitened: boolean;
-}
 
 const EXPECTED_SIDE = 560;
 const EXPECTED_POINTS = 800;

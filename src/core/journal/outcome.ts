@@ -35,10 +35,10 @@ export function compareWithPlan(
       unit: 'h',
     });
   if (plan.rub && first) {
-    rows.push({ what: 'passes', planned: plan.rub.passes.length, actual: actual.passes.length, unit: 'count' });
+    rows.push({ what: 'passes', planned: plan.rub.planned.passes, actual: actual.passes.length, unit: 'count' });
     rows.push({
       what: 'rubbing',
-      planned: plan.rub.minutesTotal,
+      planned: plan.rub.planned.minutes,
       actual: actual.passes.reduce((total, pass) => total + pass.minutes, 0),
       unit: 'min',
     });

@@ -7,7 +7,7 @@ const every = (patch: Partial<RepairContext> = {}): RepairContext[] =>
     BINDERS.flatMap((binder) =>
       SURFACES.map((surface) => ({
         ...{ school, binder, surface, printFillsBlank: false, bareSidesMm: null, wrapped: false },
-        ...{ bareWood: false, traced: false },
+        ...{ bareWood: false, traced: false, chosen: [] },
         ...patch,
       })),
     ),
@@ -17,6 +17,21 @@ const named = ({ school, binder, surface }: RepairContext) =>
   [(school as { id?: string }).id, binder.id, surface.id].join(' ');
 
 describe('repairs of every school, binder and surface', () => {
+  it('what is a matter of taste is offered, and is work only once it is chosen', () => {
+    const TASTE = ['fade-edge', 'distress', 'grain-tint', 'rim', 'sides', 'stain'];
+    for (const context of every({ bareWood: true, bareSidesMm: 30 })) {
+      const liked = applicableRepairs(context).filter(({ id }) => TASTE.includes(id));
+      expect(liked.every(({ when }) => when === 'if-liked')).toBe(true);
+      const chosen = applicableRepairs({ ...context, chosen: ['distress', 'stain', 'pencil'] });
+      for (const { id, when } of chosen)
+        expect([named(context), id, when === 'chosen']).toEqual([
+          named(context),
+          id,
+          ['distress', 'stain'].includes(id),
+        ]);
+    }
+  });
+
   it('come in the order of mending, each once', () => {
     for (const context of every({ traced: true, wrapped: true, bareWood: true, bareSidesMm: 30 })) {
       const repairs = applicableRepairs(context);

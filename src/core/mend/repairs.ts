@@ -29,14 +29,19 @@ export type RepairStage = 'look' | 'sand' | 'repaint' | 'trace' | 'finish';
 export interface Repair {
   id: RepairId;
   stage: RepairStage;
-  /** Expected on nearly every piece of this kind, rather than when it is seen. */
-  expected: boolean;
+  when: RepairWhen;
 }
+
+/**
+ * On nearly every piece of its kind; where it is seen; only if somebody likes it, which is offered and never planned;
+ * or liked and chosen.
+ */
+type RepairWhen = 'expected' | 'if-seen' | 'if-liked' | 'chosen';
 
 interface RepairRecord {
   id: RepairId;
   stage: RepairStage;
-  applies: (context: RepairContext) => 'expected' | 'if-seen' | 'no';
+  applies: (context: RepairContext) => Exclude<RepairWhen, 'chosen'> | 'no';
 }
 
 export interface RepairContext {
@@ -51,6 +56,8 @@ export interface RepairContext {
   /** Bare or washed wood, that a stain would darken. */
   bareWood: boolean;
   traced: boolean;
+  /** What was chosen of what is a matter of taste. */
+  chosen: readonly RepairId[];
 }
 
 const THICK_SIDE_MM = 10;
@@ -76,12 +83,12 @@ const REPAIRS: readonly RepairRecord[] = [
   {
     id: 'fade-edge',
     stage: 'sand',
-    applies: ({ surface }) => (surface.class === 'wood' || surface.class === 'painted' ? 'if-seen' : 'no'),
+    applies: ({ surface }) => (surface.class === 'wood' || surface.class === 'painted' ? 'if-liked' : 'no'),
   },
   {
     id: 'distress',
     stage: 'sand',
-    applies: ({ surface }) => (['wood', 'painted', 'smooth'].includes(surface.class) ? 'if-seen' : 'no'),
+    applies: ({ surface }) => (['wood', 'painted', 'smooth'].includes(surface.class) ? 'if-liked' : 'no'),
   },
   { id: 'holes', stage: 'repaint', applies: ({ school }) => (school.leavesFibres ? 'if-seen' : 'no') },
   { id: 'bubbles', stage: 'repaint', applies: ({ binder }) => (binder.wet ? 'if-seen' : 'no') },
@@ -94,18 +101,18 @@ const REPAIRS: readonly RepairRecord[] = [
     id: 'grain-tint',
     stage: 'repaint',
     applies: ({ binder, surface, school }) =>
-      binder.base === 'clear' && surface.textureMm >= 0.3 && !school.traced ? 'if-seen' : 'no',
+      binder.base === 'clear' && surface.textureMm >= 0.3 && !school.traced ? 'if-liked' : 'no',
   },
   {
     id: 'rim',
     stage: 'repaint',
-    applies: (context) => (context.printFillsBlank || isCloth(context) ? 'no' : 'if-seen'),
+    applies: (context) => (context.printFillsBlank || isCloth(context) ? 'no' : 'if-liked'),
   },
   {
     id: 'sides',
     stage: 'repaint',
     applies: ({ bareSidesMm, surface }) =>
-      (bareSidesMm ?? 0) >= THICK_SIDE_MM && surface.class !== 'smooth' ? 'if-seen' : 'no',
+      (bareSidesMm ?? 0) >= THICK_SIDE_MM && surface.class !== 'smooth' ? 'if-liked' : 'no',
   },
   { id: 'trace', stage: 'trace', applies: ({ traced }) => (traced ? 'expected' : 'no') },
   {
@@ -113,7 +120,7 @@ const REPAIRS: readonly RepairRecord[] = [
     stage: 'finish',
     applies: (context) => (context.surface.class === 'smooth' || isCloth(context) ? 'no' : 'expected'),
   },
-  { id: 'stain', stage: 'finish', applies: ({ bareWood }) => (bareWood ? 'if-seen' : 'no') },
+  { id: 'stain', stage: 'finish', applies: ({ bareWood }) => (bareWood ? 'if-liked' : 'no') },
   {
     id: 'clear-coat',
     stage: 'finish',
@@ -126,6 +133,7 @@ export function applicableRepairs(context: RepairContext): Repair[] {
   if (context.school.sealsItself) return [];
   return REPAIRS.flatMap(({ id, stage, applies }) => {
     const when = applies(context);
-    return when === 'no' ? [] : [{ id, stage, expected: when === 'expected' }];
+    if (when === 'no') return [];
+    return [{ id, stage, when: when === 'if-liked' && context.chosen.includes(id) ? 'chosen' : when }];
   });
 }

@@ -2,7 +2,9 @@ import type { AtHand } from '@/core/at-hand';
 import type { Candidate } from '@/core/method';
 import { inOneGo } from '@/core/shared';
 import { applyPatch, type Job, type MissingCode, type PictureFacts, type PiecePlan } from '@/core/stations';
+import type { Pace } from './pace';
 import { planPiece, planningPiece } from './plan-piece';
+import { runSteps, type RunStep } from './run-steps';
 import { missingAt } from './standing';
 
 /**
@@ -42,6 +44,13 @@ export function* foreseeing<J extends Job>(
   const foreseen = yield* planningPiece(taken, picture, now, atHand);
   return { job: taken, plan: foreseen, assumed: best, lacks: lacking(taken, foreseen) };
 }
+
+/** Without these a piece is only an idea: there is nothing in it for hands yet. */
+const NOTHING_IN_IT: readonly MissingCode[] = ['picture', 'surface-kind', 'blank-size', 'shape-fault'];
+
+/** What hands have to do on it; nothing while it has no picture, or nothing to put it on. */
+export const plannedSteps = ({ job, plan, lacks }: Foreseen, pace: Pace = {}): RunStep[] =>
+  job.lay.laidAt === null && lacks.some((code) => NOTHING_IN_IT.includes(code)) ? [] : runSteps(job, plan, pace);
 
 const lacking = (job: Job, plan: PiecePlan): MissingCode[] => [
   ...new Set(missingAt('lay', job, plan).map(({ code }) => code)),

@@ -2,9 +2,9 @@
 export { planPiece, planningPiece } from './plan-piece';
 export { missingAt, nextStep, stationStates } from './standing';
 export { runSteps, type RunStep } from './run-steps';
-export { pendingBefore, type Pending } from './pending';
+export { atTheEnd, isInTurn, pendingBefore, stepsBefore, waitsBefore, type Pending } from './pending';
 export { completeStep, revokeStep } from './complete';
 export { paceOf, type Pace } from './pace';
-export { foresee, foreseeing, type Foreseen } from './foresee';
+export { foresee, foreseeing, plannedSteps, type Foreseen } from './foresee';
 export { cautionsAt, cautionsOf, needOf, toolsAt, toolsOf } from './minding';
 export { WORKS, type HandsAsked, type Work } from './hands-of';

@@ -362,8 +362,8 @@ describe('what waits', () => {
     const early = pending(laid(2), 'pass-1');
     expect(early).toMatchObject({ kind: 'dry', before: { id: 'lay' } });
     expect(early?.earliestAt).toBeGreaterThan(NOW);
-    expect(early?.likelyAt).toBeGreaterThan(early?.earliestAt ?? 0);
-    expect(pending(laid(11), 'pass-1')).toBeNull();
+    expect(early?.readyAt).toBeGreaterThan(early?.earliestAt ?? 0);
+    expect(pending(laid(15), 'pass-1')).toBeNull();
     expect(pending(named('Board'), 'pass-1')).toMatchObject({ earliestAt: null, before: { id: 'lay' } });
   });
   it('a second pass waits for the first to dry; what leaves no wait behind holds nothing back', () => {

@@ -35,6 +35,8 @@ export interface RunStep extends HandsAsked {
   ripeAt: number | null;
   /** Somebody stays with it until its wait is over. */
   attended: boolean;
+  /** Nothing after it begins before it is marked done: it leaves a wait, or is seen on the piece. */
+  holdsBack: boolean;
 }
 
 /**
@@ -65,6 +67,7 @@ export function runSteps(job: Job, plan: PiecePlan, pace: Pace = {}): RunStep[] 
         doneAt,
         ripeAt: ripeTime(station, stated, doneAt, job, plan),
         attended: stated.attended ?? false,
+        holdsBack: stated.holdsBack ?? stated.wait.hours > 0,
         ...atPace(handsAsked(stated.step, usualMinutes, job, plan), pace[station] ?? 1),
       };
     });

@@ -21,6 +21,8 @@ interface RubPass {
 export interface RubPlan {
   passes: readonly RubPass[];
   usual: { min: number; max: number };
+  /** Passes and minutes as planned before a photo said otherwise. */
+  planned: { passes: number; minutes: number };
   extraForPaper: number;
   minutesTotal: number;
   /** Until haze can be seen after any pass. */
@@ -38,6 +40,8 @@ export interface RubInput {
   areaMm2: number;
   room: Room;
   passes: number | null;
+  /** What a photo of it leaves to do: how many passes it takes in all, and the minutes of the last; null without one. */
+  left?: { passes: number; minutes: number | null } | null;
 }
 
 const LETTER_MM2 = 215.9 * 279.4;
@@ -54,17 +58,21 @@ const ROOM_SHARES = { least: 0.5, most: 3 };
 const DRY_OUT_MINUTES = { sealed: 60, damp: 120, overnight: 600 };
 const FAN_DRY_OUT_SHARE = 0.7;
 
-export function rubPlan({ binder, print, ground, areaMm2, room, passes }: RubInput): RubPlan {
+export function rubPlan({ binder, print, ground, areaMm2, room, passes, left = null }: RubInput): RubPlan {
   const isRubbed = binder.passes.max > 0;
   const extraForPaper = !isRubbed ? 0 : Math.max(0, Math.round((print.weightGsm - PLAIN_PAPER_GSM) / GSM_PER_PASS));
   const usual = { min: binder.passes.min + extraForPaper, max: binder.passes.max + extraForPaper };
-  const count = passes ?? usual.max;
+  const planned = passes ?? usual.max;
+  const count = left?.passes ?? planned;
   const letters = areaMm2 / LETTER_MM2;
   const betweenMinutes = betweenPassesMinutes(binder, ground, room);
   const dryOutMinutes = Math.max(betweenMinutes, dryOut(binder, ground, room));
+  const passMinutes = (index: number) =>
+    Math.max(1, Math.round(FIRST_PASS_MINUTES * letters * (index === 0 ? 1 : LATER_SHARE)));
   const list = Array.from({ length: count }, (_, index): RubPass => ({
     number: index + 1,
-    minutes: Math.max(1, Math.round(FIRST_PASS_MINUTES * letters * (index === 0 ? 1 : LATER_SHARE))),
+    minutes:
+      index + 1 === count && left && left.minutes !== null ? Math.max(1, Math.round(left.minutes)) : passMinutes(index),
     dampenMinutes: index === 0 ? FIRST_DAMPEN_MINUTES : LATER_DAMPEN_MINUTES,
     dryMinutes: index + 1 === count ? dryOutMinutes : betweenMinutes,
   }));
@@ -72,6 +80,10 @@ export function rubPlan({ binder, print, ground, areaMm2, room, passes }: RubInp
   return {
     passes: list,
     usual,
+    planned: {
+      passes: planned,
+      minutes: sum(Array.from({ length: planned }, (_, index) => passMinutes(index))),
+    },
     extraForPaper,
     minutesTotal,
     betweenMinutes,

@@ -122,11 +122,11 @@ describe('the problem made from the pieces', () => {
     });
   });
 
-  it('a piece without a method is planned with the best one; one without a blank as far as it goes', () => {
+  it('a piece without a method is planned with the best one; one without a blank has nothing for hands', () => {
     const piece = readyPiece({ method: { ...readyPiece().method, school: null, binder: null } });
     expect(build([piece]).steps.map(({ step: one }) => one.id)).toContain('lay');
     const bare = readyPiece({ surface: { ...readyPiece().surface, kind: null, widthMm: null } });
-    expect(build([bare]).steps.map(({ step: one }) => one.id)).toEqual(['print']);
+    expect(build([bare]).steps).toEqual([]);
   });
 
   it('pins and delays reach their step; a pin that is past is forgotten', () => {

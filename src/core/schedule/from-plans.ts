@@ -5,7 +5,7 @@ import { stepKey } from '@/core/stations';
  */
 import { airCourse, type AirRecord } from '@/core/cure';
 import { MS_PER_DAY, MS_PER_HOUR, MS_PER_MINUTE } from '@/core/shared';
-import type { RunStep, Work } from '@/core/plan';
+import { waitsBefore, type RunStep, type Work } from '@/core/plan';
 import { freeWindows, type FreeHours } from './free-hours';
 import { OWN } from './placing';
 import type { Instance, Places, SetUp, Task, TaskWait } from './instance';
@@ -102,13 +102,17 @@ export function buildInstance({
   const able = (work: Work) => helpers.reduce((bits, { can }, at) => bits | (can.includes(work) ? 2 << at : 0), OWN);
   const rackRoom = places.rack * SHELF;
   pieces.forEach(({ id, steps: run, room }, piece) => {
-    const ends = new Map<string, number>();
+    // Of each step the tasks that end it; of one that is done those of what comes before it and is not.
+    const ends = new Map<string, number[]>();
     const ripe = new Map(run.map((step) => [step.id, step.doneAt === null ? null : ripeTime(step, safest)]));
     for (const step of run) {
-      if (step.doneAt !== null) continue;
+      let after = [...new Set(step.after.flatMap((before) => ends.get(before) ?? []))];
+      if (step.doneAt !== null) {
+        ends.set(step.id, after);
+        continue;
+      }
       const key = stepKey(id, step.id);
-      let after = step.after.flatMap((before) => ends.get(before) ?? []);
-      const pendingAt = Math.max(now, ...step.after.map((before) => ripe.get(before) ?? 0));
+      const pendingAt = Math.max(now, ...waitsBefore(run, step).map((before) => ripe.get(before.id) ?? 0));
       const hands = able(step.work);
       const own = step.setUp?.minutes ?? 0;
       const parts = partsToDo(key, step, partly[key] ?? 0, pins);
@@ -134,7 +138,7 @@ export function buildInstance({
         steps.push({ id: task, key, pieceId: id, step, part });
         after = [tasks.length - 1];
       }
-      ends.set(step.id, tasks.length - 1);
+      ends.set(step.id, [tasks.length - 1]);
     }
   });
   const occupied = pieces.flatMap(({ steps: run, room }) =>

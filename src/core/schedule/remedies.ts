@@ -6,7 +6,7 @@ import type { BinderId } from '@/core/craft';
 import { MOST_SPANS, type DaySpan } from '@/core/measure';
 import { MS_PER_DAY } from '@/core/shared';
 import { applyPatch, type Job, type JobPatch, type PictureFacts } from '@/core/stations';
-import { foresee, runSteps } from '@/core/plan';
+import { foresee, plannedSteps } from '@/core/plan';
 import type { AtHand } from '@/core/at-hand';
 import { footprintOf, shelfRoom, type Shelf } from './footprint';
 import { buildInstance, type BuildInput, type Built, type PieceSteps } from './from-plans';
@@ -56,7 +56,7 @@ export const stepsOf = (
   shelf: Shelf,
 ): PieceSteps => {
   const foreseen = foresee(job, picture, now, atHand);
-  const steps = runSteps(foreseen.job, foreseen.plan, atHand.pace);
+  const steps = plannedSteps(foreseen, atHand.pace);
   return { id, name, dueAt, set, steps, room: shelfRoom(footprintOf(foreseen.plan.surface.blank), shelf) };
 };
 

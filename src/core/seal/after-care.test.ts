@@ -70,6 +70,7 @@ describe('mending', () => {
       wrapped: false,
       bareWood: true,
       traced: false,
+      chosen: [],
       ...patch,
     });
   const ids = (patch?: Partial<RepairContext>) => repairs(patch).map((repair) => repair.id);

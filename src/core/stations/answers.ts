@@ -6,6 +6,7 @@
 import type { CoatAmount, CoatPlaces, LayingStep } from '@/core/coat';
 import type { BinderRecord, Ground, SchoolRecord, SheenId, SurfaceRecord, WaitKind } from '@/core/craft';
 import type { AirCourse, AirGap, CureClock, CureWait, OvenCycle, OvenRefusal, PeelWindow, Room } from '@/core/cure';
+import type { ReadingVerdict } from '@/core/inspect/verdict';
 import type { Comparison, PieceCost } from '@/core/journal';
 import type { Repair } from '@/core/mend';
 import type { Candidate, KeptToner } from '@/core/method';
@@ -124,6 +125,8 @@ interface RubAnswer {
   rubbing: RubPlan | null;
   /** Where and in which order; null where nothing is rubbed. */
   map: WorkMap | null;
+  /** What the last photo asks for, and the passes follow; null without one, or where it is overruled. */
+  verdict: ReadingVerdict | null;
 }
 
 interface MendAnswer {

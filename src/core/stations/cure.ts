@@ -6,6 +6,7 @@ import {
   ovenRefusal,
   peelWindow,
   plainWait,
+  signsSayDry,
   type CureWait,
   type OvenPiece,
 } from '@/core/cure';
@@ -77,7 +78,15 @@ function answer(
   return {
     kind: recipe.kind,
     wait,
-    clock: laidAt === null ? null : cureClock(wait, laidAt, now),
+    clock:
+      laidAt === null
+        ? null
+        : cureClock(
+            wait,
+            laidAt,
+            now,
+            recipe.kind === 'window' || (wait.rule === 'sign' && signsSayDry(job.cure.signs)),
+          ),
     ovens: plain ? [] : OVEN_CYCLES.map((cycle) => ({ cycle, refusal: ovenRefusal(piece, cycle) })),
     peel: peelWindow(school, binder, wait),
     bridged,

@@ -30,12 +30,12 @@ export {
   PAINT_AGES,
   applyPatch,
   dueAt,
+  stillPrepared,
   type Draw,
   type FaultNote,
   type Job,
   type JobPatch,
   type KeptProof,
-  type KeptReading,
   type Motif,
   type PaintAge,
   type PictureFacts,
@@ -69,6 +69,7 @@ export type {
 export { measuredSteps } from './keep';
 export { isRubbed, passDryAt } from './rub';
 export { isSealed } from './seal';
+export { isPrintRefused } from './sheet';
 export { sealDatesOf } from './seal-dates';
 export type { PrepStep } from './surface/preparation';
 export { asksPaintAge } from './surface/preparation';

@@ -19,6 +19,7 @@ import type {
   SurfaceId,
   UseId,
 } from '@/core/craft';
+import type { KeptReading } from '@/core/inspect/kept-reading';
 import type { Prices } from '@/core/journal';
 import type { RepairId, Wear } from '@/core/mend';
 import type { LookWanted } from '@/core/method';
@@ -60,31 +61,6 @@ export interface ShopOrder {
  */
 export const PAINT_AGES = ['own', 'recent', 'old', 'unknown'] as const;
 export type PaintAge = (typeof PAINT_AGES)[number];
-
-/**
- * What a photo of the rubbed piece said: maps of one letter a cell (`core/inspect` writes and reads them), row by row
- * over the print's box.
- */
-export interface KeptReading {
-  at: number;
-  /** Passes that were done when it was read. */
-  pass: number;
-  dryPhotoId: string | null;
-  wetPhotoId: string | null;
-  /** The dry photo's size, and the corners of the print's box in shares of it, from its top left clockwise. */
-  photo: { width: number; height: number };
-  corners: { x: number; y: number }[];
-  rmsMm: number;
-  sure: number;
-  cell: { widthMm: number; heightMm: number; columns: number; rows: number };
-  haze: string;
-  kept: string;
-  seen: string;
-  clearsWet: string | null;
-  /** Colour of the expected print in each cell: three letters, red, green and blue. */
-  colours: string;
-  isWhitened: boolean;
-}
 
 export interface RubbedPass {
   at: number;
@@ -200,6 +176,8 @@ export interface Job {
     finishedAt: number | null;
     /** What photos of it said, oldest first. */
     readings: KeptReading[];
+    /** When the reading was taken whose verdict the person overruled; null where none was. */
+    overruledAt: number | null;
   };
   mend: {
     done: RepairId[];
@@ -265,7 +243,26 @@ type SectionId =
 /** A change to a job: values laid over its sections. */
 export type JobPatch = { [S in SectionId]?: Partial<Job[S]> };
 
+/** What lies under paint is done again for another stuff or finish; for other paint, from the painting on. */
+const VOIDS_ALL = ['kind', 'finish'] as const;
+const VOIDS_PAINT = ['baseCoat', 'baseColour', 'underColour'] as const;
+const FROM_PAINT_ON: readonly PrepCode[] = ['under-coat', 'base-coat', 'base-coat-2', 'light-sand', 'dust-again'];
+
+/** What stays prepared of a surface that was described otherwise before. */
+export function stillPrepared(before: Job['surface'], now: Job['surface']): PrepCode[] {
+  if (VOIDS_ALL.some((field) => before[field] !== now[field])) return [];
+  if (VOIDS_PAINT.every((field) => before[field] === now[field])) return now.prepared;
+  return now.prepared.filter((code) => !FROM_PAINT_ON.includes(code));
+}
+
+/** Lays a patch over a job. What was done for what it changes, and does not hold for what it changes it to, is undone. */
 export const applyPatch = <J extends Job>(job: J, patch: JobPatch): J => {
+  const laid = layOver(job, patch);
+  if (!patch.surface || patch.surface.prepared !== undefined) return laid;
+  return { ...laid, surface: { ...laid.surface, prepared: stillPrepared(job.surface, laid.surface) } };
+};
+
+const layOver = <J extends Job>(job: J, patch: JobPatch): J => {
   const sections = Object.entries(patch).map(([section, values]) => [
     section,
     { ...job[section as SectionId], ...values },

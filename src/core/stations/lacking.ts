@@ -5,9 +5,10 @@ import { need, type Missing } from './station';
 /** What several stations can't do without, each with the station where it is said. */
 export const lacksPicture = (job: Job): Missing[] => need(!job.picture.pictureId, 'picture', 'picture');
 
-export const lacksKind = ({ surface }: PiecePlan): Missing[] => need(!surface.record, 'surface-kind', 'surface');
+export const lacksKind = ({ surface }: Pick<PiecePlan, 'surface'>): Missing[] =>
+  need(!surface.record, 'surface-kind', 'surface');
 
-export const lacksBlank = ({ surface: { blank, shapeFault } }: PiecePlan): Missing[] => [
+export const lacksBlank = ({ surface: { blank, shapeFault } }: Pick<PiecePlan, 'surface'>): Missing[] => [
   ...need(!blank && !shapeFault, 'blank-size', 'surface'),
   ...need(shapeFault !== null, 'shape-fault', 'surface'),
 ];

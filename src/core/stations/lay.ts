@@ -41,10 +41,7 @@ export const lay: Station<'lay', 'surface' | 'method'> = {
     const logged = loggedAt(job, stepText(step));
     return isLaid(job) || logged !== undefined ? (logged ?? 0) : null;
   },
-  ripeAt: (step, _, { cure: { clock, peel } }) => {
-    if (step.kind !== 'lay' || !clock) return null;
-    return peel ? clock.earliestAt : clock.likelyAt;
-  },
+  ripeAt: (step, _, { cure: { clock } }) => (step.kind === 'lay' && clock ? clock.readyAt : null),
   complete: (step, _, { at }) => (step.kind === 'lay' ? { lay: { laidAt: at } } : {}),
   revoke: (step) => (step.kind === 'lay' ? { lay: { laidAt: null } } : {}),
   needs: (step, job, { lay: { laying }, method: { binder } }): StashNeed | null => {
@@ -98,6 +95,7 @@ function steps(_: Job, plan: PiecePlan): StationStep[] {
       minutes: handsMinutes(recipe.hands, print.areaMm2, pagesOf(plan)),
       wait: cureStepWait(wait, recipe.wait.kind),
       attended: wait.rule === 'oven',
+      holdsBack: true,
     },
   ];
 }

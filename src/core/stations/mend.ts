@@ -4,7 +4,7 @@ import { applicableRepairs, type Repair } from '@/core/mend';
 import type { PiecePlan } from './answers';
 import type { Job } from './job';
 import { lacksForCoat } from './lacking';
-import { isRipe, isRubbed, passDryAt } from './rub';
+import { isRubbed, passDryAt } from './rub';
 import { clockWait, loggedAt, never, nextStep, type Station, type StationStep } from './station';
 import { MEND_PARTS, stepText, type MendPart, type StepId } from './step';
 
@@ -36,15 +36,17 @@ export const mend: Station<'mend', 'surface' | 'method'> = {
             wrapped: blank.layout.kind === 'sides' && print.areaMm2 > FILLS_BLANK_SHARE * blank.areaMm2,
             bareWood: record.class === 'wood' && job.surface.finish === 'bare' && leavesPoresOpen(job),
             traced: tracedLayers(job).length > 0,
+            chosen: chosenOf(job),
             bareSidesMm: blank.layout.kind === 'sides' ? null : job.surface.thicknessMm,
           })
         : [],
   }),
   missing: lacksForCoat,
   state: (job, plan) => {
-    if (job.mend.finishedAt !== null || isSealing(job)) return 'done';
-    if (plan.method.school?.sealsItself && isRubbed(job, plan)) return 'done';
-    return lacksForCoat(job, plan).length === 0 && isRipe(job, plan) ? 'ready' : 'not-yet';
+    const rubbed = isRubbed(job, plan);
+    if (job.mend.finishedAt !== null || (isSealing(job) && rubbed)) return 'done';
+    if (plan.method.school?.sealsItself && rubbed) return 'done';
+    return lacksForCoat(job, plan).length === 0 && rubbed ? 'ready' : 'not-yet';
   },
   isBehind: never,
   next: (job, plan) => {
@@ -83,12 +85,20 @@ function doneAt(step: StepId, job: Job): number | null {
   return isSealing(job) || finishedAt !== null ? (logged ?? finishedAt ?? 0) : null;
 }
 
+/** What was chosen at Mend of what is a matter of taste: wear, and a glaze or stain. */
+const chosenOf = ({ mend: { wear, glaze } }: Job): Repair['id'][] => [
+  ...(wear ? (['distress'] as const) : []),
+  ...(glaze === null ? [] : (['stain'] as const)),
+];
+
+const isPlanned = ({ when }: Repair): boolean => when === 'expected' || when === 'chosen';
+
 /** What nearly every transfer has a little of. */
 const LOSSES: readonly Repair['id'][] = ['holes', 'worn-places'];
 
 /** Whether a part has anything usual to do: only then it stands in the plan. */
 const isUsual = (part: MendPart, repairs: readonly Repair[]): boolean => {
-  if (part === 'sand') return repairs.some(({ stage, expected }) => stage === 'sand' && expected);
+  if (part === 'sand') return repairs.some((repair) => repair.stage === 'sand' && isPlanned(repair));
   if (part === 'repaint') return repairs.some(({ id }) => LOSSES.includes(id));
   return repairs.length > 0;
 };

@@ -8,7 +8,8 @@ import {
   type CautionId,
   type RecipeStep,
 } from '@/core/craft';
-import { rubPlan, workMap, type RubPlan, type WorkMap } from '@/core/rub';
+import { readingVerdict, type ReadingVerdict } from '@/core/inspect/verdict';
+import { rubPlan, workMap, type RubInput, type RubPlan, type WorkMap } from '@/core/rub';
 import { intersection, unionRect } from '@/core/shape';
 import { MS_PER_HOUR, MS_PER_MINUTE } from '@/core/shared';
 import type { PiecePlan } from './answers';
@@ -61,13 +62,14 @@ export function passDryAt(job: Job, plan: PiecePlan): number | null {
 }
 
 /** Laid long enough, or begun already. */
-export const isRipe = ({ rub }: Job, { cure: { clock } }: PiecePlan): boolean =>
+const isRipe = ({ rub }: Job, { cure: { clock } }: PiecePlan): boolean =>
   rub.done.length > 0 || clock?.wetness === 'dry' || clock?.wetness === 'cured';
 
 export const rub: Station<'rub', 'surface' | 'method' | 'lay'> = {
   id: 'rub',
   answer: ({ job, picture }, { surface, method: { binder }, lay: { room } }) => {
     const { record, print, ground } = surface;
+    const verdict = verdictOf(job);
     const rubbing =
       binder && record && print && ground
         ? rubPlan({
@@ -77,9 +79,10 @@ export const rub: Station<'rub', 'surface' | 'method' | 'lay'> = {
             areaMm2: print.reachedMm2,
             room,
             passes: binder.passes.max > 0 ? job.rub.passes : null,
+            left: binder.passes.max > 0 ? leftAfter(job, verdict) : null,
           })
         : null;
-    return { rubbing, map: rubbing && mapOf(job, picture, surface, rubbing) };
+    return { rubbing, map: rubbing && mapOf(job, picture, surface, rubbing), verdict };
   },
   missing: lacksForCoat,
   state: (job, plan) => {
@@ -138,6 +141,21 @@ function mapOf(
   });
 }
 
+function verdictOf({ rub: { readings, done, overruledAt } }: Job): ReadingVerdict | null {
+  const verdict = readingVerdict(readings, done.length);
+  return verdict?.at === overruledAt ? null : verdict;
+}
+
+/** What a photo leaves to do: nothing, one pass all over, or one over a few areas. */
+function leftAfter({ rub: { done } }: Job, verdict: ReadingVerdict | null): NonNullable<RubInput['left']> | null {
+  if (!verdict) return null;
+  const { decision, minutesLeft } = verdict;
+  if (decision === 'pass') return { passes: done.length + 1, minutes: null };
+  return decision === 'areas'
+    ? { passes: done.length + 1, minutes: minutesLeft }
+    : { passes: done.length, minutes: null };
+}
+
 /** The last of its recipe's steps here ends it: a decal is stuck on after its paper is off. */
 const finishes = (step: StepId, { method: { school } }: Job): boolean => {
   const last = school && schoolById(school).recipe.at(-1)?.step;
@@ -159,7 +177,7 @@ export function rubNext(job: Job, plan: PiecePlan, now: number): NextStep {
   const rubs = plan.method.school?.removal === 'rub' || plan.method.school?.removal === 'peel-and-roll';
   if (job.rub.done.length > 0) return nextStep('next-pass', 'rub', passDryAt(job, plan), minutes);
   if (open?.step.kind === 'stick') return nextStep('stick-on', 'rub', passDryAt(job, plan), minutes);
-  const ripeAt = plan.cure.clock?.likelyAt ?? null;
+  const ripeAt = plan.cure.clock?.readyAt ?? null;
   if (ripeAt !== null && now < ripeAt) return nextStep(rubs ? 'wait-cure' : 'wait-removal', 'cure', ripeAt, minutes);
   return nextStep(rubs ? 'start-rubbing' : 'take-off', 'rub', ripeAt, minutes);
 }
@@ -180,6 +198,7 @@ function steps(_: Job, plan: PiecePlan): StationStep[] {
         title: { code: school.removal === 'peel-and-roll' ? 'peel-pass' : 'rub-pass', number },
         minutes: minutes + dampenMinutes,
         wait: clockWait(dryMinutes / 60),
+        holdsBack: true,
       }));
     const kind = step === 'stick' ? 'stick' : 'remove';
     return [
@@ -188,6 +207,7 @@ function steps(_: Job, plan: PiecePlan): StationStep[] {
         title: kind === 'stick' ? { code: 'stick' } : { code: 'remove', school: school.id },
         minutes: handsMinutes(hands, print.reachedMm2, pagesOf(plan)),
         wait: openWait(after, room) ?? clockWait(0),
+        holdsBack: true,
       },
     ];
   });

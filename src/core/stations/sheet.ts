@@ -30,9 +30,8 @@ export const sheet: Station<'sheet', 'surface'> = {
   }),
   missing,
   state: (job, plan) => {
-    const { barMeasuredMm, printedAt } = job.sheet;
-    if (plan.sheet.pack?.ok === false || (barMeasuredMm !== null && !barIsTrue(barMeasuredMm))) return 'doubtful';
-    if (plan.surface.print !== null && (isLaid(job) || printedAt !== null)) return 'done';
+    if (plan.sheet.pack?.ok === false || isPrintRefused(job)) return 'doubtful';
+    if (plan.surface.print !== null && (isLaid(job) || job.sheet.printedAt !== null)) return 'done';
     return missing(job, plan).length === 0 ? 'ready' : 'not-yet';
   },
   isBehind: isLaid,
@@ -42,15 +41,24 @@ export const sheet: Station<'sheet', 'surface'> = {
   doneAt: (step, job) => {
     const logged = loggedAt(job, stepText(step));
     if (step.kind === 'heat-set') return isLaid(job) || logged !== undefined ? (logged ?? 0) : null;
-    return isLaid(job) || job.sheet.printedAt !== null ? (job.sheet.printedAt ?? 0) : null;
+    if (isLaid(job)) return job.sheet.printedAt ?? 0;
+    return isPrintRefused(job) ? null : job.sheet.printedAt;
   },
-  complete: (step, __, { at }) => (step.kind === 'print' ? { sheet: { printedAt: at } } : {}),
+  // What was measured and photographed was the print before.
+  complete: (step, job, { at }) =>
+    step.kind === 'print'
+      ? { sheet: { printedAt: at, ...(isPrintRefused(job) ? { barMeasuredMm: null, proof: null } : {}) } }
+      : {},
   revoke: (step) => (step.kind === 'print' ? { sheet: { printedAt: null, barMeasuredMm: null } } : {}),
   needs: (step, { method: { print } }, plan) =>
     step.kind === 'print' ? { kind: 'paper', material: print, amount: pagesOf(plan) } : null,
   cautions: (_, __, step) => (step?.kind === 'heat-set' ? ['heat-set', 'oven'] : ['knife']),
   tools: () => ['metal-ruler', 'scissors-or-craft-knife', 'cutting-mat', 'pencil'],
 };
+
+/** The print was measured or photographed, and is not to be laid: it is printed anew. */
+export const isPrintRefused = ({ sheet: { barMeasuredMm, proof } }: Pick<Job, 'sheet'>): boolean =>
+  (barMeasuredMm !== null && !barIsTrue(barMeasuredMm)) || (proof !== null && proof.reasons.length > 0);
 
 /** Sheets of paper that the prints take. */
 export const pagesOf = ({ sheet: { pack } }: Pick<PiecePlan, 'sheet'>): number =>
@@ -60,15 +68,22 @@ const printMinutes = (plan: Pick<PiecePlan, 'sheet'>): number =>
   FIRST_PAGE_MINUTES + handsMinutes(PRINTING, 0, pagesOf(plan)) + handsMinutes(TRIMMING, 0, pagesOf(plan));
 
 /** Printing and trimming; ink that is set with heat goes into the oven after it, attended. */
-function steps({ picture: { layers }, method: { print } }: Job, plan: PiecePlan): StationStep[] {
+function steps(job: Job, plan: PiecePlan): StationStep[] {
+  const { picture, method } = job;
+  if (!isLaid(job) && missing(job, plan).length > 0) return [];
   const printing: StationStep = {
     step: { kind: 'print' },
-    title: { code: 'print', mirrored: plan.method.mirrored, traced: layers.some(({ mode }) => mode === 'trace') },
+    title: {
+      code: 'print',
+      mirrored: plan.method.mirrored,
+      traced: picture.layers.some(({ mode }) => mode === 'trace'),
+    },
     minutes: printMinutes(plan),
     wait: clockWait(0),
     beside: true,
+    holdsBack: isPrintRefused(job),
   };
-  const { heatSet } = printById(print);
+  const { heatSet } = printById(method.print);
   if (!heatSet) return [printing];
   const { temperatureC, minutes, coolMinutes } = heatSet;
   return [

@@ -124,6 +124,8 @@ export interface StationStep {
   beside?: boolean;
   /** Somebody stays with it until its wait is over. */
   attended?: boolean;
+  /** Nothing after it begins before it is marked done, though it leaves no wait: it is seen on the piece. */
+  holdsBack?: boolean;
 }
 
 /** What a step takes out of the stash: ml, or sheets. `material` null where any of the kind will do. */

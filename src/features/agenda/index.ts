@@ -10,7 +10,10 @@ export {
   type PlanRow,
 } from './entries';
 export { lateThings, thingsOf } from './things';
-export { useFinishSitting, useFinishStep, useFinishSteps, useStashUsers } from './use-finish-step';
+export { useFinishSitting, useFinishStep, useFinishSteps, useStashUsers, withoutStep } from './use-finish-step';
+export { useAgenda } from './use-agenda';
 export { bottlesToBuy, drawsFor, leftOfMaterial } from './draws';
 export { needsOf, type MaterialNeed } from './needs';
+export { WhenDone, isTooShort } from './when-done';
+export { isOffered, pendingOf } from './pending';
 export { Gathering } from './gathering';

@@ -35,7 +35,7 @@ interface Finished {
 }
 
 /** Whatever the agenda holds of a step that is over, its parts' too. */
-const withoutStep = ({ pins, notBefore, partly, running }: Agenda, key: string): Partial<Agenda> => {
+export const withoutStep = ({ pins, notBefore, partly, running }: Agenda, key: string): Partial<Agenda> => {
   const isIts = (id: string) => stepOfPart(id) === key;
   const without = (record: Record<string, number>) =>
     Object.fromEntries(Object.entries(record).filter(([id]) => !isIts(id)));

@@ -2,7 +2,7 @@
 import { startTransition, useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import type { AtHand } from '@/core/at-hand';
 import { dueAt } from '@/core/stations';
-import { foreseeing, runSteps, type Foreseen, type RunStep } from '@/core/plan';
+import { foreseeing, plannedSteps, type Foreseen, type RunStep } from '@/core/plan';
 import { MS_PER_MINUTE } from '@/core/shared';
 import {
   OWN,
@@ -80,7 +80,7 @@ function* foreseenOf({ planned, atHand, now }: ForeseenInput): Generator<void, I
   try {
     const foreseen = yield* foreseeing(planned.piece, planned.picture, now, atHand, planned.plan);
     yield;
-    return { planned, foreseen, steps: runSteps(foreseen.job, foreseen.plan, atHand.pace) };
+    return { planned, foreseen, steps: plannedSteps(foreseen, atHand.pace) };
   } catch (error) {
     // One whose steps can't be worked out takes none of the others out of the plan.
     console.error(`no steps for ${planned.piece.id}`, error);
@@ -171,11 +171,12 @@ function useWholeSchedule(): Schedule | undefined {
     const found = ofPieces?.placed.who.length === built.steps.length ? ofPieces : null;
     const pieces = shown.map((one, index): PieceInPlan => {
       const due = dueAt(one.planned.piece.dueOn);
-      const finishAt = at(ofPieces?.finishes[index]);
+      // Nothing is known of when one is finished that is only an idea yet.
+      const finishAt = one.steps.length === 0 ? null : at(ofPieces?.finishes[index]);
       return {
         ...one,
         finishAt,
-        safestAt: at(ofPieces?.safestFinishes[index]),
+        safestAt: one.steps.length === 0 ? null : at(ofPieces?.safestFinishes[index]),
         dueAt: due,
         lateMs: finishAt !== null && due !== null && finishAt > due ? finishAt - due : 0,
         pending: pendingOf(one.steps, now),

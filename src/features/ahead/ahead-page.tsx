@@ -62,7 +62,7 @@ function Ahead({ schedule }: { schedule: Schedule }) {
   useHotkeys('right', () => step(1), { ignoreEventWhen: isTyping }, [hours]);
   useKeys(NEARER, () => zoomBy(-1));
   useKeys(FARTHER, () => zoomBy(1));
-  const pin = (key: string, at: number) => void change(({ pins }) => ({ pins: { ...pins, [key]: Math.max(at, now) } }));
+  const pin = (key: string, at: number) => change(({ pins }) => ({ pins: { ...pins, [key]: Math.max(at, now) } }));
   const entry = entries.find(({ key }) => key === chosen) ?? null;
   return (
     <Place title={say`Ahead`} className={css.page} data-busy={busy || schedule.improving}>
@@ -130,7 +130,7 @@ function Ahead({ schedule }: { schedule: Schedule }) {
         }}
         onDrop={(key, at) => {
           choose(key);
-          pin(key, at);
+          void pin(key, at);
         }}
       />
       <p className={css.legend}>

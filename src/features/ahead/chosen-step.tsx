@@ -3,12 +3,20 @@ import { Button } from '@mui/material';
 import { MS_PER_MINUTE } from '@/core/shared';
 import Link from 'next/link';
 import { dayOf, instantOf, minuteOfDay, type Violation } from '@/core/schedule';
-import { doersOf, printPath, useFinishSitting, useFinishStep, type PlanEntry, type Schedule } from '@/features/agenda';
+import {
+  doersOf,
+  pendingOf,
+  printPath,
+  useFinishSitting,
+  useFinishStep,
+  type PlanEntry,
+  type Schedule,
+} from '@/features/agenda';
 import { parseTimeOfDay } from '@/core/measure';
 import { formatDuration } from '@/words/figures';
-import { DateField, Fields, NextRow, Note, TypedField, clockTime, dated, useNow } from '@/ui';
+import { DateField, Fields, HoldButton, NextRow, Note, TypedField, clockTime, dated, useNow } from '@/ui';
 import css from './ahead.module.css';
-import { listOf, lowerFirst, sittingWords, stepTitle, remarks } from '@/words';
+import { earlyWords, listOf, lowerFirst, sittingWords, stepTitle, remarks } from '@/words';
 import { say } from '@/words/say';
 import { sayWith } from '@/ui/say-with';
 
@@ -33,7 +41,8 @@ export function ChosenStep({
 }: {
   schedule: Schedule;
   entry: PlanEntry;
-  onPin: (key: string, at: number) => void;
+  /** Resolves to whether it was kept. */
+  onPin: (key: string, at: number) => Promise<boolean>;
   onClose: () => void;
 }) {
   const now = useNow();
@@ -46,6 +55,14 @@ export function ChosenStep({
     Object.fromEntries(Object.entries(record).filter(([id]) => id !== key));
   const before = entries.filter((other) => other.piece.id === piece.id && step.after.includes(other.step.id));
   const prints = entries.filter((one) => one.step.step.kind === 'print');
+  const pending = pendingOf(entry, pieces, now);
+  const done = () => {
+    if (!inPlan) return;
+    const early = (pending?.readyAt ?? null) !== null;
+    void (key === entry.stepKey
+      ? finish(piece, inPlan.foreseen.job, inPlan.foreseen.plan, step, { minutes: null, early })
+      : finishSitting(entry));
+  };
   const doers = doersOf(entry, schedule.agenda.helpers);
   const broken =
     schedule.answer?.violations.filter(
@@ -89,34 +106,37 @@ export function ChosenStep({
             <Button
               size="small"
               variant="outlined"
-              onClick={() => onPin(key, startAt)}
+              onClick={() => void onPin(key, startAt)}
               data-testid="pin"
             >{say`Pin here`}</Button>
           )
         )}
-        {inPlan && (
-          <Button
-            size="small"
-            variant="outlined"
-            onClick={() =>
-              void (key === entry.stepKey
-                ? finish(piece, inPlan.foreseen.job, inPlan.foreseen.plan, step, { minutes: null })
-                : finishSitting(entry))
-            }
-            data-testid="mark-done"
-          >{say`Done`}</Button>
+        {inPlan && !pending && (
+          <Button size="small" variant="outlined" onClick={done} data-testid="mark-done">{say`Done`}</Button>
         )}
         <Button size="small" variant="text" onClick={onClose}>{say`Close`}</Button>
       </NextRow>
+      {pending && (
+        <details className={css.early}>
+          <summary>
+            {pending.readyAt === null
+              ? say`Not yet. First: ${lowerFirst(stepTitle(pending.before.title))}.`
+              : say`Not before ${clockTime(pending.readyAt, now)}.`}
+          </summary>
+          <Note>{earlyWords(pending.kind, step.step)}</Note>
+          <HoldButton onHeld={done} testId="mark-done">{say`Hold: it is done`}</HoldButton>
+        </details>
+      )}
       {startAt !== null && (
         <Fields>
           <DateField
             label={say`On`}
             value={dayOf(startAt, schedule.timeZone)}
             from={dayOf(now, schedule.timeZone)}
-            onCommit={(day) =>
-              day !== null && onPin(key, instantOf(day, minuteOfDay(startAt, schedule.timeZone), schedule.timeZone))
-            }
+            onCommit={(day) => {
+              if (day !== null)
+                void onPin(key, instantOf(day, minuteOfDay(startAt, schedule.timeZone), schedule.timeZone));
+            }}
             testId="step-day"
           />
           <TypedField
@@ -125,9 +145,7 @@ export function ChosenStep({
             parse={parseTimeOfDay}
             format={(minute) => dated(instantOf(dayOf(startAt, schedule.timeZone), minute, schedule.timeZone), 'HH:mm')}
             onCommit={(minute) =>
-              void (
-                minute !== null && onPin(key, instantOf(dayOf(startAt, schedule.timeZone), minute, schedule.timeZone))
-              )
+              minute !== null && onPin(key, instantOf(dayOf(startAt, schedule.timeZone), minute, schedule.timeZone))
             }
             testId="step-time"
           />

@@ -18,7 +18,8 @@ export function DaysFields({
 }: {
   days: Days;
   timeZone: string;
-  onChange: (alter: (days: Days) => Days) => void;
+  /** Resolves to whether it was kept. */
+  onChange: (alter: (days: Days) => Days) => Promise<boolean>;
   testId: string;
 }) {
   const now = useNow();
@@ -35,7 +36,7 @@ export function DaysFields({
             spans={spans}
             onCommit={(next) => onChange((before) => ({ ...before, [date]: next }))}
             onRemove={() =>
-              onChange((before) => Object.fromEntries(Object.entries(before).filter(([one]) => one !== date)))
+              void onChange((before) => Object.fromEntries(Object.entries(before).filter(([one]) => one !== date)))
             }
           />
         ))}
@@ -46,7 +47,7 @@ export function DaysFields({
           shown={say`Set another day apart`}
           from={today}
           onCommit={(day) => {
-            if (day !== null) onChange((before) => ({ [day]: [] as DaySpan[], ...before }));
+            if (day !== null) void onChange((before) => ({ [day]: [] as DaySpan[], ...before }));
           }}
           testId={testId}
         />

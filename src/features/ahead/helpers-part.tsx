@@ -23,11 +23,14 @@ export function HelpersPart({ schedule }: { schedule: Schedule }) {
   const { agenda, change, planAfresh, timeZone } = schedule;
   const [name, setName] = useState('');
   const full = agenda.helpers.length >= MOST_HANDS - 1;
-  const alter = (id: string, patch: (helper: HelperHands) => Partial<HelperHands>) =>
-    // More hands, or fewer, are worth a new look at everything.
-    void change(({ helpers }) => ({
+  const alter = async (id: string, patch: (helper: HelperHands) => Partial<HelperHands>): Promise<boolean> => {
+    const kept = await change(({ helpers }) => ({
       helpers: helpers.map((one) => (one.id === id ? { ...one, ...patch(one) } : one)),
-    })).then(planAfresh);
+    }));
+    // More hands, or fewer, are worth a new look at everything.
+    if (kept) planAfresh();
+    return kept;
+  };
   const add = () => {
     const said = name.trim();
     if (said === '' || full) return;
@@ -38,8 +41,7 @@ export function HelpersPart({ schedule }: { schedule: Schedule }) {
       days: {},
       can: [...HARMLESS],
     };
-    void change(({ helpers }) => ({ helpers: [...helpers, helper] }));
-    setName('');
+    void change(({ helpers }) => ({ helpers: [...helpers, helper] })).then((kept) => kept && setName(''));
   };
   return (
     <Part title={say`Who helps`}>
@@ -83,7 +85,7 @@ export function HelpersPart({ schedule }: { schedule: Schedule }) {
                 key={work}
                 checked={can.includes(work)}
                 onToggle={() =>
-                  alter(id, ({ can: before }) => ({
+                  void alter(id, ({ can: before }) => ({
                     can: WORKS.filter((one) => (one === work ? !before.includes(one) : before.includes(one))),
                   }))
                 }

@@ -58,7 +58,7 @@ export function HoursPart({ schedule }: { schedule: Schedule }) {
             label={DAYS[weekday]}
             spans={agenda.weekly[weekday] ?? []}
             onCommit={(spans) =>
-              void change(({ weekly }) => ({
+              change(({ weekly }) => ({
                 weekly: weekly.map((old, index) => (index === weekday ? spans : old)),
                 hoursSaid: true,
               }))
@@ -70,13 +70,13 @@ export function HoursPart({ schedule }: { schedule: Schedule }) {
           label={say`Quiet, every day`}
           single
           spans={agenda.quiet ? [agenda.quiet] : []}
-          onCommit={(spans) => void change({ quiet: spans[0] ?? null })}
+          onCommit={(spans) => change({ quiet: spans[0] ?? null })}
           testId="quiet"
         />
         <DaysFields
           days={agenda.days}
           timeZone={timeZone}
-          onChange={(alter) => void change(({ days }) => ({ days: alter(days) }))}
+          onChange={(alter) => change(({ days }) => ({ days: alter(days) }))}
           testId="another-day"
         />
       </div>
@@ -88,7 +88,7 @@ export function HoursPart({ schedule }: { schedule: Schedule }) {
           whole
           min={0}
           max={200}
-          onCommit={(rack) => rack !== null && void change(({ places }) => ({ places: { ...places, rack } }))}
+          onCommit={(rack) => rack !== null && change(({ places }) => ({ places: { ...places, rack } }))}
           testId="rack-places"
         />
         <LengthField
@@ -96,7 +96,7 @@ export function HoursPart({ schedule }: { schedule: Schedule }) {
           value={agenda.shelf.widthMm}
           minMm={SHELF_MM.min}
           maxMm={SHELF_MM.max}
-          onCommit={(widthMm) => widthMm !== null && void change(({ shelf }) => ({ shelf: { ...shelf, widthMm } }))}
+          onCommit={(widthMm) => widthMm !== null && change(({ shelf }) => ({ shelf: { ...shelf, widthMm } }))}
           testId="shelf-width"
         />
         <LengthField
@@ -104,7 +104,7 @@ export function HoursPart({ schedule }: { schedule: Schedule }) {
           value={agenda.shelf.depthMm}
           minMm={SHELF_MM.min}
           maxMm={SHELF_MM.max}
-          onCommit={(depthMm) => depthMm !== null && void change(({ shelf }) => ({ shelf: { ...shelf, depthMm } }))}
+          onCommit={(depthMm) => depthMm !== null && change(({ shelf }) => ({ shelf: { ...shelf, depthMm } }))}
           testId="shelf-depth"
         />
         <FigureField
@@ -113,7 +113,7 @@ export function HoursPart({ schedule }: { schedule: Schedule }) {
           whole
           min={0}
           max={10}
-          onCommit={(oven) => oven !== null && void change(({ places }) => ({ places: { ...places, oven } }))}
+          onCommit={(oven) => oven !== null && change(({ places }) => ({ places: { ...places, oven } }))}
         />
         <FigureField
           label={say`Pieces on the bench`}
@@ -121,7 +121,7 @@ export function HoursPart({ schedule }: { schedule: Schedule }) {
           whole
           min={1}
           max={20}
-          onCommit={(bench) => bench !== null && void change(({ places }) => ({ places: { ...places, bench } }))}
+          onCommit={(bench) => bench !== null && change(({ places }) => ({ places: { ...places, bench } }))}
         />
         <FigureField
           label={say`Kept free before a date`}
@@ -129,7 +129,7 @@ export function HoursPart({ schedule }: { schedule: Schedule }) {
           unit="h"
           min={0}
           max={1000}
-          onCommit={(reserveHours) => reserveHours !== null && void change({ reserveHours })}
+          onCommit={(reserveHours) => reserveHours !== null && change({ reserveHours })}
         />
         <FigureField
           label={say`Calendar rings before`}
@@ -138,7 +138,7 @@ export function HoursPart({ schedule }: { schedule: Schedule }) {
           whole
           min={0}
           max={1440}
-          onCommit={(alarmMinutes) => alarmMinutes !== null && void change({ alarmMinutes })}
+          onCommit={(alarmMinutes) => alarmMinutes !== null && change({ alarmMinutes })}
         />
       </Fields>
       <NextRow>

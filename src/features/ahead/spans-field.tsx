@@ -15,7 +15,8 @@ export function SpansField({
 }: {
   label: string;
   spans: readonly DaySpan[];
-  onCommit: (spans: DaySpan[]) => void;
+  /** Resolves to whether they were kept. */
+  onCommit: (spans: DaySpan[]) => Promise<boolean>;
   onRemove?: () => void;
   single?: boolean;
   testId?: string;

@@ -14,6 +14,7 @@ import type { AirReading } from '@/core/cure';
 import { database, keepReading, storedRoom } from '@/storage';
 import { listenToRoom, type SensorState } from '@/standins/room-sensor';
 import { useSettings } from '@/features/shell/settings';
+import { useClock } from '@/ui';
 
 /** What the sensor says now: kept outside React, so that only what shows it is drawn anew every few seconds. */
 export interface RoomNow {
@@ -38,8 +39,9 @@ const STRETCH_MS = 10 * MS_PER_MINUTE;
 
 export function RoomProvider({ children }: { children: ReactNode }) {
   const {
-    settings: { sensor, clockAheadMs },
+    settings: { sensor },
   } = useSettings();
+  const clock = useClock();
   const now = useRef<RoomNow>(OFF);
   const listeners = useRef(new Set<() => void>());
   const store = useMemo<RoomStore>(
@@ -83,11 +85,7 @@ export function RoomProvider({ children }: { children: ReactNode }) {
       void storedRoom(database()).then((room) => {
         const readings = room.ok ? room.value.readings : [];
         if (mine === turn)
-          close = listenToRoom(
-            { onReadings, onState: (state) => set({ state }) },
-            clockAheadMs,
-            readings.at(-1)?.at ?? 0,
-          );
+          close = listenToRoom({ onReadings, onState: (state) => set({ state }) }, clock, readings.at(-1)?.at ?? 0);
       });
     };
     follow();
@@ -97,7 +95,7 @@ export function RoomProvider({ children }: { children: ReactNode }) {
       close();
       document.removeEventListener('visibilitychange', follow);
     };
-  }, [sensor, clockAheadMs, set]);
+  }, [sensor, clock, set]);
 
   return <RoomContext.Provider value={store}>{children}</RoomContext.Provider>;
 }

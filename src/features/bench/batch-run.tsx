@@ -5,6 +5,7 @@ import { useState } from 'react';
 import { cautionsOf } from '@/core/plan';
 import {
   benchPath,
+  pendingOf,
   printPath,
   rowsByClock,
   useFinishSitting,
@@ -16,7 +17,6 @@ import {
 import { Cautions, clockTime, useNow } from '@/ui';
 import { batchTitle, counted, lowerFirst, sittingWords, stepTitle, remarks } from '@/words';
 import { Head, type Quick } from './head';
-import { pendingOf } from './pending';
 import { TimerStrip } from './timer-strip';
 import css from './bench.module.css';
 import { say } from '@/words/say';
@@ -53,8 +53,7 @@ export function BatchRun({ schedule, batch, quick, onQuick }: { schedule: Schedu
     if (!inPlan || isDone(entry)) return;
     setTicking(entry.key);
     const { job, plan } = inPlan.foreseen;
-    if (entry.key === entry.stepKey)
-      await finish(inPlan.planned.piece, job, plan, entry.step, { minutes: entry.minutes });
+    if (entry.key === entry.stepKey) await finish(inPlan.planned.piece, job, plan, entry.step, { minutes: null });
     else await finishSitting(entry);
     setTicking(null);
   };
@@ -123,9 +122,9 @@ export function BatchRun({ schedule, batch, quick, onQuick }: { schedule: Schedu
                     </span>
                     {pending && (
                       <span>
-                        {pending.earliestAt === null
+                        {pending.readyAt === null
                           ? say`First: ${lowerFirst(stepTitle(pending.before.title))}.`
-                          : say`Ready ${clockTime(pending.likelyAt ?? pending.earliestAt, now)}.`}
+                          : say`Ready ${clockTime(pending.readyAt, now)}.`}
                       </span>
                     )}
                   </span>

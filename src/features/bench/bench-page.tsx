@@ -1,6 +1,5 @@
 'use client';
 import { useMediaQuery } from '@mui/material';
-import { formatDuration } from '@/words/figures';
 import type { Pending } from '@/core/plan';
 import { MS_PER_HOUR, MS_PER_MINUTE } from '@/core/shared';
 import { useDrag } from '@use-gesture/react';
@@ -10,8 +9,12 @@ import { useEffect, useMemo, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import {
   useFinishSitting,
+  isOffered,
+  pendingOf,
   useFinishStep,
   useSchedule,
+  WhenDone,
+  isTooShort,
   type PieceInPlan,
   type PlanEntry,
   type Schedule,
@@ -21,10 +24,9 @@ import { speak, useTimers } from '@/features/timers';
 import { isKeyTaken, isTyping, useSettings } from '@/features/shell';
 import { Place, Cautions, HoldButton, clockTime, span, useClock, useNow, useUnits } from '@/ui';
 import type { BenchCard, CardTimer } from '@/features/piece/station-feature';
-import { WAIT_WORDS, earlyWords, lowerFirst, sittingWords, stepTitle, toolList, remarks } from '@/words';
+import { WAIT_WORDS, earlyWords, lowerFirst, sittingWords, stepTitle, toolList } from '@/words';
 import { benchRun } from './cards';
 import { BatchRun } from './batch-run';
-import { pendingOf } from './pending';
 import { Head, type Quick } from './head';
 import { TimerStrip } from './timer-strip';
 import { useWakeLock, type WakeLock } from './use-wake-lock';
@@ -78,7 +80,7 @@ function Bench({
   const now = useNow(20_000);
   const { entries, pieces, agenda } = schedule;
   const sorted = byClock(entries);
-  const isReady = (one: PlanEntry) => pendingOf(one, pieces, now) === null;
+  const isReady = (one: PlanEntry) => isOffered(one, pieces, now);
   const ready = sorted.find(isReady);
   const key = wanted ?? agenda.running?.step;
   // A step in sittings is asked for by its own name, like its last: the first that is open is meant.
@@ -139,10 +141,6 @@ function Idle({ quick, onQuick }: Quick) {
 }
 
 const SWIPE_PX = 40;
-/** Shorter than this, and than a share of the usual, nobody works: it is asked when it was done. */
-const LEAST_MS = 20_000;
-const LEAST_SHARE = 0.15;
-const EARLIER_HOURS = [0.5, 1, 3, 12] as const;
 
 /** The card that was open, so that a reload opens it again. */
 const OPEN_CARD = 'fobbet.bench-card';
@@ -192,8 +190,8 @@ function Step({
   const own = schedule.entries.filter((one) => one.piece.id === piece.id);
   const nextOwn = own[own.findIndex(({ key }) => key === entry.key) + 1];
   const startedEarly = () => {
-    const { earliestAt = null } = pendingOf(entry, schedule.pieces, running?.startedAt ?? clock()) ?? {};
-    return earliestAt !== null;
+    const { readyAt = null } = pendingOf(entry, schedule.pieces, running?.startedAt ?? clock()) ?? {};
+    return readyAt !== null;
   };
   const finishAt = async (at: number | undefined, minutes: number | null) => {
     setAsking(false);
@@ -224,8 +222,7 @@ function Step({
   };
   const done = () => {
     const took = running ? clock() - running.startedAt : 0;
-    // So short that it was done before, or not at all.
-    if (took < Math.max(LEAST_MS, step.usualMinutes * MS_PER_MINUTE * LEAST_SHARE)) setAsking(true);
+    if (isTooShort(took, step)) setAsking(true);
     else void finishAt(undefined, Math.max(1, Math.round(took / MS_PER_MINUTE)));
   };
   useHotkeys('right, pagedown', () => move(1), { ignoreEventWhen: isTyping }, [run.cards.length, running]);
@@ -291,22 +288,10 @@ function Step({
         </div>
       </div>
       {asking && (
-        <div className={css.asked} role="group" aria-label={say`When was it done?`} data-testid="when-done">
-          <p>{say`Did you do it just now, or earlier?`}</p>
-          <button
-            type="button"
-            onClick={() => void finishAt(undefined, null)}
-            data-testid="done-now"
-          >{say`Just now`}</button>
-          {EARLIER_HOURS.map((hours) => (
-            <button
-              key={hours}
-              type="button"
-              onClick={() => void finishAt(clock() - hours * MS_PER_HOUR, null)}
-            >{say`${formatDuration(hours)} ago`}</button>
-          ))}
-          <button type="button" onClick={() => setAsking(false)}>{say`Not yet`}</button>
-        </div>
+        <WhenDone
+          onDone={(hours) => void finishAt(hours === 0 ? undefined : clock() - hours * MS_PER_HOUR, null)}
+          onNot={() => setAsking(false)}
+        />
       )}
       <TimerStrip quick={quick} />
       <footer className={css.foot}>
@@ -332,7 +317,7 @@ function Step({
 
 /** A step that waits: with its clock, when it can begin, and what happens sooner. */
 function WaitCard({
-  pending: { before, kind, earliestAt, likelyAt },
+  pending: { before, kind, earliestAt, readyAt },
   entry,
   now,
   next,
@@ -345,20 +330,26 @@ function WaitCard({
   onEarly: () => void;
 }) {
   const sooner = earlyWords(kind, entry.step.step);
+  const bySigns = readyAt !== null && earliestAt !== null && earliestAt < readyAt;
   return (
     <div className={css.card} data-testid="bench-wait" aria-live="polite">
-      <p className={css.count}>{earliestAt === null ? say`Not yet` : WAIT_WORDS[kind]}</p>
-      {earliestAt !== null && <p className={css.figure}>{clockTime(likelyAt ?? earliestAt, now)}</p>}
+      <p className={css.count}>{readyAt === null ? say`Not yet` : WAIT_WORDS[kind]}</p>
+      {readyAt !== null && <p className={css.figure}>{clockTime(readyAt, now)}</p>}
       <p className={css.text}>
-        {earliestAt === null
+        {readyAt === null
           ? say`First: ${lowerFirst(stepTitle(before.title))}.`
-          : `${remarks(
-              `${stepTitle(entry.step.title)}: ${span((likelyAt ?? earliestAt) - now)}`,
-              likelyAt !== null && likelyAt > earliestAt && say`at the earliest ${clockTime(earliestAt, now)}`,
-            )}.`}
+          : `${stepTitle(entry.step.title)}: ${span(readyAt - now)}.`}
       </p>
+      {bySigns && (
+        <p className={css.bySigns}>
+          {earliestAt > now
+            ? say`At the earliest ${clockTime(earliestAt, now)}, if it is dry by its signs.`
+            : say`Sooner only if it is dry by its signs.`}{' '}
+          <Link href={`/piece/${entry.piece.id}/cure`}>{say`Say what you see and feel`}</Link>
+        </p>
+      )}
       <p className={css.onward}>
-        {earliestAt === null ? (
+        {readyAt === null ? (
           <Link href={`/bench?step=${encodeURIComponent(`${entry.piece.id}/${before.id}`)}`}>
             {stepTitle(before.title)}
           </Link>

@@ -5,6 +5,7 @@ import { FAULT_CAUSES, FAULT_CHECKS, type FaultAnswer, type FaultCheckId, type F
 import {
   changeNext,
   changeNow,
+  remediesNow,
   type FaultFinding,
   type FaultLine,
   type Observed,
@@ -169,7 +170,7 @@ function Cause({ cause, open, of, others, seen }: CauseProps) {
         </ul>
         <h3>{say`Now`}</h3>
         <ul className={css.remedies}>
-          {cause.now.map((remedy) => {
+          {remediesNow(cause.now, of?.plan ?? null).map((remedy) => {
             const patch = of && changeNow(remedy, of.piece, of.plan, now);
             return (
               <li key={remedy}>

@@ -1,10 +1,11 @@
 'use client';
 import { useLiveQuery } from 'dexie-react-hooks';
-import { useCallback, useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react';
-import type { Failure } from '@/core/shared';
+import { useCallback, useLayoutEffect, useMemo, useRef, useState } from 'react';
+import { equalData, type Failure } from '@/core/shared';
 import type { FailureCode } from '@/words';
 import { readPiece, type Piece, type StoredPicture } from '@/records';
 import { useReport } from '@/features/shell';
+import { setUnkept, unkeptOf, type Unkept } from '@/features/shell/not-kept';
 import { database, historyState, nameOf, savePiece, stepHistory, type PieceHistory } from '@/storage';
 import { applyPatch, type JobPatch } from '@/core/stations';
 import { useClock } from '@/ui';
@@ -14,13 +15,6 @@ type Sections = Pick<
   'picture' | 'surface' | 'method' | 'sheet' | 'lay' | 'cure' | 'rub' | 'mend' | 'seal' | 'keep'
 >;
 
-/** A change as it is saved: the piece before and after it, its name, and the pictures that it brings. */
-interface Unsaved {
-  base: Piece;
-  mine: Piece;
-  label: string;
-  pictures: StoredPicture[];
-}
 /** What this window shows of its own: on its way, on the disk, or without room there. */
 interface Local {
   piece: Piece;
@@ -44,7 +38,7 @@ export interface PieceAccess {
   redo: () => void;
   history: { undo: string | null; redo: string | null };
   /** A save that did not go through, with what it would have saved, and whether the same can be tried again. */
-  trouble: { error: Failure<FailureCode>; change: Unsaved; again: boolean } | null;
+  trouble: { error: Failure<FailureCode>; change: Unkept; again: boolean } | null;
   settle: (choice: 'theirs' | 'mine' | 'later') => void;
   /** Tries again to keep what the disk had no room for; null where everything is kept. */
   retry: (() => void) | null;
@@ -77,6 +71,9 @@ const labelsOf = (history: PieceHistory | undefined) => ({
   redo: history?.redo?.label ?? null,
 });
 
+const localOf = (unkept: Unkept | null): Local | null =>
+  unkept && { piece: unkept.mine, label: unkept.label, state: 'unsaved' };
+
 /** Failures of the disk, not of the change: the same change can be kept once there is room. */
 const CAN_BE_TRIED_AGAIN: readonly FailureCode[] = ['storage-full', 'storage-failed'];
 
@@ -91,13 +88,13 @@ export function usePiece(id: string): Loaded {
     async () => ({ piece: await database().pieces.get(id), history: await historyState(database(), id) }),
     [id],
   );
-  const [local, setLocal] = useState<Local | null>(null);
-  const [trouble, setTrouble] = useState<PieceAccess['trouble']>(null);
+  const [local, setLocal] = useState<Local | null>(() => localOf(unkeptOf(id)));
+  /** What was refused and is not answered yet, the oldest first: nothing but its answer clears it. */
+  const [troubles, setTroubles] = useState<readonly NonNullable<PieceAccess['trouble']>[]>([]);
+  const trouble = troubles[0] ?? null;
   const shown = useRef<Piece | null>(null);
   const queue = useRef<Promise<void>>(Promise.resolve());
   const pending = useRef(0);
-  /** What could not be kept yet: the next save takes it along. */
-  const unsaved = useRef<Unsaved | null>(null);
   /** Steps of undo and redo under way, and those that come next, also before the stored history is read anew. */
   const stepping = useRef(0);
   const [isStepping, setIsStepping] = useState(false);
@@ -121,46 +118,49 @@ export function usePiece(id: string): Loaded {
   }, []);
 
   const save = useCallback(
-    (change: Unsaved, overrule = false) => {
+    (change: Unkept, overrule = false) => {
       pending.current++;
       shown.current = change.mine;
       setLocal({ piece: change.mine, label: change.label, state: 'saving' });
       inTurn(async () => {
-        const left = unsaved.current;
+        // What could not be kept yet: this save takes it along.
+        const left = unkeptOf(id);
         const whole =
           left && left !== change
             ? { ...change, base: left.base, pictures: [...left.pictures, ...change.pictures] }
             : change;
         const result = await savePiece(database(), { ...whole, overrule, now: clock() });
         pending.current--;
-        if (result.ok) {
-          unsaved.current = null;
-          known.current = { undo: result.value.revision, redo: null };
-          setTrouble(null);
-        } else {
-          // What the disk had no room for stays on the page, to be tried again; what can't be taken is taken back.
-          unsaved.current = CAN_BE_TRIED_AGAIN.includes(result.error.code) ? whole : null;
-          setTrouble({ error: result.error, change: whole, again: unsaved.current !== null });
-        }
+        // What the disk had no room for stays on the page, to be tried again; what can't be taken is taken back.
+        const again = !result.ok && CAN_BE_TRIED_AGAIN.includes(result.error.code);
+        setUnkept(id, again ? whole : null);
+        if (result.ok) known.current = { undo: result.value.revision, redo: null };
+        setTroubles((before) => [
+          ...before.filter((one) => !one.again),
+          ...(result.ok ? [] : [{ error: result.error, change: whole, again }]),
+        ]);
         if (pending.current > 0) return;
         if (result.ok) setLocal({ piece: result.value, label: whole.label, state: 'saved' });
-        else setLocal(unsaved.current && { piece: whole.mine, label: whole.label, state: 'unsaved' });
+        else setLocal(localOf(unkeptOf(id)));
       });
     },
-    [clock, inTurn],
+    [id, clock, inTurn],
   );
 
   const apply = useCallback(
     (alter: (piece: Piece) => Piece, label: string, pictures?: StoredPicture[]) => {
       const base = shown.current;
-      if (base) save({ base, mine: alter(base), label, pictures: pictures ?? [] });
+      if (!base) return;
+      const mine = alter(base);
+      // What changes nothing is no change: it has no undo, and answers no question.
+      if (pictures?.length || !equalData(mine, base)) save({ base, mine, label, pictures: pictures ?? [] });
     },
     [save],
   );
 
   const change: PieceAccess['change'] = useCallback(
     (section, patch, label, pictures) => {
-      apply((piece) => ({ ...piece, [section]: { ...piece[section], ...patch } }), label, pictures);
+      apply((piece) => applyPatch(piece, { [section]: patch }), label, pictures);
     },
     [apply],
   );
@@ -197,13 +197,13 @@ export function usePiece(id: string): Loaded {
   const redo = useCallback(() => step('redo'), [step]);
   const settle = useCallback(
     (choice: 'theirs' | 'mine' | 'later') => {
-      setTrouble(null);
+      setTroubles((before) => before.slice(1));
       if (!trouble || choice === 'later') return;
       if (choice === 'mine') return save(trouble.change, trouble.error.code === 'piece-conflict');
-      unsaved.current = null;
-      setLocal(null);
+      if (trouble.again) setUnkept(id, null);
+      setLocal(localOf(unkeptOf(id)));
     },
-    [trouble, save],
+    [id, trouble, save],
   );
   const labels = useMemo(
     () => (local?.state === 'saving' ? { undo: local.label, redo: null } : labelsOf(history)),
@@ -211,13 +211,13 @@ export function usePiece(id: string): Loaded {
   );
   const saving = local?.state === 'saving' || isStepping;
   const isUnsaved = local?.state === 'unsaved';
-  useEffect(() => {
-    if (!isUnsaved) return;
-    const ask = (event: BeforeUnloadEvent) => event.preventDefault();
-    window.addEventListener('beforeunload', ask);
-    return () => window.removeEventListener('beforeunload', ask);
-  }, [isUnsaved]);
-  const retry = useMemo(() => (isUnsaved ? () => unsaved.current && save(unsaved.current) : null), [isUnsaved, save]);
+  const retry = useMemo(() => {
+    const again = () => {
+      const left = unkeptOf(id);
+      if (left) save(left);
+    };
+    return isUnsaved ? again : null;
+  }, [id, isUnsaved, save]);
   return useMemo<Loaded>(() => {
     if (stored === undefined) return { state: 'loading' };
     if (!stored.piece) return { state: 'gone' };

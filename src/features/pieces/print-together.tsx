@@ -5,6 +5,7 @@ import Link from 'next/link';
 import { useSearchParams } from 'next/navigation';
 import { useId, useMemo, useState } from 'react';
 import { runSteps } from '@/core/plan';
+import { isPrintRefused } from '@/core/stations';
 import {
   PAPER_IDS,
   areOneSize,
@@ -40,7 +41,7 @@ import {
   useClock,
   useUnits,
 } from '@/ui';
-import { counted, sentenceFor } from '@/words';
+import { counted, remarks, sentenceFor } from '@/words';
 import { makeSheet } from '@/workers/sheet/client';
 import { NestedLook } from './nested-look';
 import css from './print-together.module.css';
@@ -60,20 +61,25 @@ export function PrintTogetherPage() {
   const clock = useClock();
   const { atHand } = useStash();
   const { planned } = usePlannedPieces();
+  // What is still to be printed first, then what could be printed once more.
   const ready = useMemo(
-    () => planned.filter(({ plan }) => plan.surface.print !== null && plan.method.mirrored && plan.sheet.pack?.ok),
+    () =>
+      planned
+        .filter(({ plan }) => plan.surface.print !== null && plan.method.mirrored && plan.sheet.pack?.ok)
+        .sort((a, b) => Number(isPrinted(a)) - Number(isPrinted(b))),
     [planned],
   );
   const asked = useSearchParams().get('pieces');
-  // Those that the link names, or all.
+  // Those that the link names, or all that are still to be printed.
   const wanted = useMemo(() => (asked === null ? null : new Set(asked.split(','))), [asked]);
   const [turned, setTurned] = useState<ReadonlySet<string>>(new Set());
-  const isLeft = (id: string) => (wanted !== null && !wanted.has(id)) !== turned.has(id);
+  const isLeft = (one: PlannedPiece) =>
+    (wanted === null ? isPrinted(one) : !wanted.has(one.piece.id)) !== turned.has(one.piece.id);
   const [packed, setPacked] = useState<readonly string[]>([]);
   const [paper, setPaper] = useState<Exclude<PaperId, 'custom'>>('a4');
   const [spares, setSpares] = useState(0);
   const job = useSheetJob();
-  const chosen = ready.filter(({ piece }) => !isLeft(piece.id));
+  const chosen = ready.filter((one) => !isLeft(one));
   const items = useSheetItems(chosen);
   const repeated = useMemo(
     () => items.flatMap((item) => Array.from({ length: item.job.sheet.copies + spares }, () => item)),
@@ -174,9 +180,9 @@ export function PrintTogetherPage() {
               laid face down. ${(<Link href="/pieces">{say`To the pieces`}</Link>)}`}</Note>
           )}
           {ready.map((one) => (
-            <TickRow key={one.piece.id} checked={!isLeft(one.piece.id)} onToggle={() => toggle(one.piece.id)}>
+            <TickRow key={one.piece.id} checked={!isLeft(one)} onToggle={() => toggle(one.piece.id)}>
               {one.piece.name}
-              <small>{sizeWords(one, units)}</small>
+              <small>{remarks(sizeWords(one, units), isPrinted(one) && say`printed already`)}</small>
             </TickRow>
           ))}
         </Part>
@@ -230,6 +236,10 @@ export function PrintTogetherPage() {
     return saved > 0 ? say`${count}: ${saved} fewer than one by one.` : `${count}.`;
   }
 }
+
+/** Whether it has its print already; one that was refused is still to be printed. */
+const isPrinted = ({ piece }: PlannedPiece): boolean =>
+  piece.lay.laidAt !== null || (piece.sheet.printedAt !== null && !isPrintRefused(piece));
 
 /** Marks as printed what the file held, once it came out of the printer. */
 function Printed({ of: all }: { of: readonly PlannedPiece[] }) {

@@ -1,4 +1,4 @@
-import { pendingBefore, runSteps, type Foreseen, type RunStep } from '@/core/plan';
+import { isInTurn, pendingBefore, plannedSteps, type Foreseen, type Pace, type RunStep } from '@/core/plan';
 import type { PlannedPiece } from '@/features/shelf';
 import type { Piece } from '@/records';
 
@@ -66,10 +66,8 @@ function cellOf(part: PartOfSet, id: RunStep['id'], now: number): Cell {
   if (!step) return { part, step, state: 'none', readyAt: null };
   if (step.doneAt !== null) return { part, step, state: 'done', readyAt: null };
   const pending = pendingBefore(part.steps, step, part.foreseen.plan, now);
-  if (pending) return { part, step, state: 'waits', readyAt: pending.earliestAt };
-  // What waits for nothing may still have an undone step before it: in their order.
-  const isNext = step.after.every((before) => part.steps.find((one) => one.id === before)?.doneAt !== null);
-  return { part, step, state: isNext ? 'ready' : 'waits', readyAt: null };
+  if (pending) return { part, step, state: 'waits', readyAt: pending.readyAt };
+  return { part, step, state: isInTurn(part.steps, step) ? 'ready' : 'waits', readyAt: null };
 }
 
 /** Minutes of hands that are left, over all pieces, getting ready shared counted once. */
@@ -81,14 +79,9 @@ export const minutesLeft = (steps: readonly StepOfSet[]): number =>
   }, 0);
 
 /** The steps of a piece as it is foreseen: with the best method where none is chosen yet. */
-export const partOf = (
-  number: number,
-  planned: PlannedPiece,
-  foreseen: Foreseen<Piece>,
-  pace: Parameters<typeof runSteps>[2],
-): PartOfSet => ({
+export const partOf = (number: number, planned: PlannedPiece, foreseen: Foreseen<Piece>, pace: Pace): PartOfSet => ({
   number,
   planned,
   foreseen,
-  steps: runSteps(foreseen.job, foreseen.plan, pace),
+  steps: plannedSteps(foreseen, pace),
 });

@@ -117,6 +117,7 @@ function nextMark(planned: readonly PlannedPiece[], now: number): number {
   const marks = planned.flatMap(({ plan: { cure, seal } }) => [
     cure.clock?.earliestAt,
     cure.clock?.likelyAt,
+    cure.clock?.readyAt,
     cure.clock?.safeAt,
     seal.clock?.nextCoatAt,
   ]);

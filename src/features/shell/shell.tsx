@@ -14,6 +14,7 @@ import { NoticeProvider } from './notices';
 import { SettingsProvider, useSettings } from './settings';
 import { StorageGate } from './storage-gate';
 import { TopBar } from './top-bar';
+import { UnkeptQuestion } from './unkept-question';
 import { Unreadable } from './unreadable';
 import { say } from '@/words/say';
 
@@ -54,6 +55,7 @@ function Environment({ demo, children }: { demo: boolean; children: ReactNode })
                         <TopBar />
                         <Keeping />
                         <Unreadable />
+                        <UnkeptQuestion />
                         <CureWatch />
                         <IntakeZone />
                         {children}

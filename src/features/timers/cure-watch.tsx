@@ -61,7 +61,7 @@ export function CureWatch() {
       ({ piece, plan }) => plan.cure.clock !== null && piece.rub.done.length === 0 && piece.rub.finishedAt === null,
     );
     const calls = waiting.map(({ piece, plan }) => {
-      const ripeAt = plan.cure.clock?.likelyAt ?? 0;
+      const ripeAt = plan.cure.clock?.readyAt ?? 0;
       const ready = READY_WORDS[plan.method.school?.removal ?? 'rub'];
       return callAt(ripeAt, clock, () => tell(piece, ripeAt, ready));
     });

@@ -117,7 +117,7 @@ function dryingOf({ planned: { piece, plan } }: PieceInPlan, now: number): Dryin
     wetness: cureClock.wetness,
     what: WETNESS_WORDS[cureClock.wetness],
     fromAt: piece.lay.laidAt ?? now,
-    untilAt: now < cureClock.likelyAt ? cureClock.likelyAt : null,
+    untilAt: now < cureClock.readyAt ? cureClock.readyAt : null,
   };
 }
 

@@ -1,3 +1,4 @@
+import { stillPrepared } from '@/core/stations';
 import { newPiece, type Piece } from './piece';
 
 /** What is new about a piece that is made like another. */
@@ -77,7 +78,11 @@ const layingOf = (
   own: Piece,
 ): Pick<Piece, 'surface' | 'method' | 'lay' | 'cure'> => ({
   // The photographed face and the knots are of that one board.
-  surface: { ...surface, prepared: own.surface.prepared, face: own.surface.face },
+  surface: {
+    ...surface,
+    prepared: stillPrepared(own.surface, { ...surface, prepared: own.surface.prepared }),
+    face: own.surface.face,
+  },
   method,
   lay: { ...lay, laidAt: own.lay.laidAt, mediumUsedMl: own.lay.mediumUsedMl },
   cure: { ...cure, signs: own.cure.signs },

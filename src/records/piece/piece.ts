@@ -23,9 +23,10 @@ import { workSection, newWork } from './work';
  * trying on, own paper and overlap; 4 the print's form, copies, proof and order; 5 the room through time, ovens, signs,
  * and the work done; 6 schools by ids that speak; 7 the age of paint, a colour under the base coat, paint's price, a
  * sheen that follows the method, steps begun early; 8 readings of photos, wear on purpose, a glaze, faults looked into; 9
- * a traced face, parts kept clear; 10 sets with one plan, templates.
+ * a traced face, parts kept clear; 10 sets with one plan, templates; 11 a photo's verdict that is
+ * overruled.
  */
-export const PIECE_VERSION = 10;
+export const PIECE_VERSION = 11;
 
 /** A set that is planned as one: what is chosen for one of its pieces holds for all. */
 interface PieceSet {

@@ -1,11 +1,11 @@
 import Joi from 'joi';
-import { KEPT_LETTERS, MOST_KEPT_CELLS, isWholeReading } from '@/core/inspect';
-import type { Job, KeptReading, RubbedPass } from '@/core/stations';
+import { KEPT_LETTERS, MOST_KEPT_CELLS, isWholeReading, type KeptReading } from '@/core/inspect';
+import type { Job, RubbedPass } from '@/core/stations';
 import { count, figure, instant, item, list, maybe, recordId, section, share, whole, yesOrNo } from '../fields';
 
 type Rub = Job['rub'];
 
-export const newRub = (): Rub => ({ passes: null, done: [], finishedAt: null, readings: [] });
+export const newRub = (): Rub => ({ passes: null, done: [], finishedAt: null, readings: [], overruledAt: null });
 
 const MINUTES_PER_DAY = 1440;
 const MOST_PASSES = 50;
@@ -53,4 +53,5 @@ export const rubSection = (): Joi.ObjectSchema<Rub> =>
     done: list(item<RubbedPass>({ at: instant(), minutes: figure(0, MINUTES_PER_DAY) }), MOST_PASSES),
     finishedAt: maybe(instant()),
     readings: list(reading(), MOST_READINGS),
+    overruledAt: maybe(instant()),
   });

@@ -19,9 +19,13 @@ const CALL_AGAIN_MS = 5000;
  * Listens to the room's sensor until closed. The browser joins again by itself after a loss; what was missed meanwhile
  * comes with the next connection.
  *
- * @param aheadMs how far the program's clock is ahead; @param sinceAt what is known already
+ * @param clock the program's, epoch ms; @param sinceAt what is known already
  */
-export function listenToRoom({ onReadings, onState }: SensorListener, aheadMs: number, sinceAt: number): () => void {
+export function listenToRoom(
+  { onReadings, onState }: SensorListener,
+  clock: () => number,
+  sinceAt: number,
+): () => void {
   let source: EventSource;
   let quiet: ReturnType<typeof setTimeout> | undefined;
   let again: ReturnType<typeof setTimeout> | undefined;
@@ -39,7 +43,7 @@ export function listenToRoom({ onReadings, onState }: SensorListener, aheadMs: n
     }
   };
   const call = () => {
-    source = new EventSource(`/standins/room-sensor?ahead=${Math.round(aheadMs)}&since=${Math.round(knownUntil)}`);
+    source = new EventSource(`/standins/room-sensor?now=${Math.round(clock())}&since=${Math.round(knownUntil)}`);
     // Joined, and nothing read yet: it may be silent just now.
     source.onopen = () => onState('silent');
     source.addEventListener('remembered', (event: MessageEvent) => onReadings(readingsOf(read(event))));

@@ -1,17 +1,16 @@
 import Joi from 'joi';
 import { LATEST_INSTANT_MS } from '@/records/fields';
-import { MS_PER_DAY, fail, ok, type Result } from '@/core/shared';
+import { fail, ok, type Result } from '@/core/shared';
 
 interface SensorQuery {
-  /** How far the caller's clock is ahead, ms. */
-  ahead: number;
+  /** The time by the caller's clock, epoch ms: the room is read at it. Null by the machine's. */
+  now: number | null;
   /** What it knows already, epoch ms. */
   since: number;
 }
 
-const LONGEST_AHEAD_MS = 367 * MS_PER_DAY;
 const QUERY = Joi.object<SensorQuery>({
-  ahead: Joi.number().min(0).max(LONGEST_AHEAD_MS).default(0),
+  now: Joi.number().min(0).max(LATEST_INSTANT_MS).allow(null).default(null),
   since: Joi.number().min(0).max(LATEST_INSTANT_MS).default(0),
 });
 

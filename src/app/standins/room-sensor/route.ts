@@ -7,8 +7,9 @@ export const dynamic = 'force-dynamic';
 export function GET(request: Request): Response {
   const query = readQuery(new URL(request.url).searchParams);
   if (!query.ok) return Response.json({ error: query.error }, { status: 400 });
-  const { ahead, since } = query.value;
-  const stream = sensorStream({ now: () => Date.now() + ahead, sinceAt: since, signal: request.signal });
+  const { now, since } = query.value;
+  const aheadMs = now === null ? 0 : now - Date.now();
+  const stream = sensorStream({ now: () => Date.now() + aheadMs, sinceAt: since, signal: request.signal });
   return new Response(stream, {
     headers: {
       'content-type': 'text/event-stream',

@@ -2,7 +2,7 @@ import { groundOf, surfaceById, type CautionId, type SurfaceRecord } from '@/cor
 import { bareSidesMm2, reachedFaceMm2, resolveBlank } from '@/core/shape';
 import { pictureWindow } from '@/core/sheet';
 import { typedRoom } from '../air';
-import type { SurfaceAnswer } from '../answers';
+import type { PiecePlan, SurfaceAnswer } from '../answers';
 import type { Job } from '../job';
 import { lacksBlank, lacksKind } from '../lacking';
 import {
@@ -42,8 +42,9 @@ const doneAt = (step: StepId, job: Job): number | null =>
     ? (loggedAt(job, stepText(step)) ?? 0)
     : null;
 
-function steps(_: Job, { surface: { preparation: all } }: { surface: SurfaceAnswer }): StationStep[] {
-  return all.map(({ code, coat, minutes, hours }) => ({
+function steps(_: Job, { surface }: Pick<PiecePlan, 'surface'>): StationStep[] {
+  if (lacksKind({ surface }).length + lacksBlank({ surface }).length > 0) return [];
+  return surface.preparation.map(({ code, coat, minutes, hours }) => ({
     step: { kind: 'prepare', code },
     title: { code: 'prepare', prep: code, coat },
     minutes,

@@ -36,7 +36,7 @@ import { FaultsLink } from '../faults-link';
 import { NextLink } from '../next-link';
 import { useOpenPiece } from '../piece-context';
 import { StationLayout } from '../station-layout';
-import { useStepDone } from '../use-step-done';
+import { StepDone } from '../step-done';
 import { CureScale } from './cure-scale';
 import { DryingPlot } from './drying-plot';
 import { OvenPart } from './oven-part';
@@ -66,7 +66,6 @@ export function CureStation() {
   const { piece, plan, change, now } = useOpenPiece();
   const { change: changeSettings } = useSettings();
   const units = useUnits();
-  const { done } = useStepDone();
   const { cure } = piece;
   const wait = plan.cure.wait;
   const times = plan.cure.clock;
@@ -155,17 +154,15 @@ export function CureStation() {
       act={
         wait &&
         !times && (
-          <NextRow>
-            <Button
-              variant="contained"
-              onClick={() => done({ kind: 'lay' }, 'laid')}
-              data-testid="laid-now"
-            >{say`Laid now: start the clock`}</Button>
-          </NextRow>
+          <StepDone
+            step={{ kind: 'lay' }}
+            label={say`laid`}
+            testId="laid-now"
+          >{say`Laid now: start the clock`}</StepDone>
         )
       }
       answer={<Answer stop={cold}>{answer()}</Answer>}
-      onward={<NextLink station="rub" quiet={!times || now < times.earliestAt} />}
+      onward={<NextLink station="rub" quiet={!times || now < times.readyAt} />}
       specimen={
         <LandingDrawing
           optics={stageOptics('laid')}
@@ -192,7 +189,7 @@ export function CureStation() {
       {wait && coated && wait.safeHours > 0.5 && (
         <DryingPlot wait={wait} times={times} laidAt={piece.lay.laidAt} now={now} />
       )}
-      {times && !rubbing && now < times.likelyAt && <NotifyButton />}
+      {times && !rubbing && now < times.readyAt && <NotifyButton />}
       {times && !rubbing && wait && coated && wait.rule !== 'label' && wait.rule !== 'oven' && <SignsPart />}
       <Because reasons={reasons} />
       {(coated || wait?.rule === 'open' || plan.cure.kind === null || plan.cure.kind === 'window') && (
@@ -289,6 +286,7 @@ export function CureStation() {
       )}.`;
     if (now >= times.safeAt) return say`The full time is over: rub.`;
     if (now >= times.likelyAt) return say`Start rubbing now, if the sign is right.`;
+    if (now >= times.readyAt) return say`By its signs it is dry: start rubbing now.`;
     if (isAtLeast)
       return say`The air is above ${DAMPEST_PERCENT} %: it takes at least until ${clockTime(times.likelyAt, now)}.`;
     return say`Start rubbing ${afterTime(times.likelyAt, now)}, ${span(times.likelyAt - now)}.`;

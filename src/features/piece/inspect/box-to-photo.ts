@@ -1,5 +1,5 @@
 import { boxCorners, homographyOf, type Homography } from '@/core/photo';
-import type { KeptReading } from '@/core/stations';
+import type { KeptReading } from '@/core/inspect';
 
 /** Millimetres of the print's box to pixels of the photo as it is kept. */
 export const boxToPhoto = ({ cell, corners, photo }: KeptReading): Homography | null =>

@@ -2,7 +2,7 @@
 import { Slider } from '@mui/material';
 import { useMemo, useState } from 'react';
 import { boxCorners, homographyOf } from '@/core/photo';
-import type { KeptReading } from '@/core/stations';
+import type { KeptReading } from '@/core/inspect';
 import { useObjectUrl, useStoredPicture } from '@/features/shelf';
 import css from './inspect.module.css';
 import { say } from '@/words/say';

@@ -2,10 +2,10 @@
 import { useMemo, type CSSProperties } from 'react';
 import { project, type Homography, type Point } from '@/core/photo';
 import type { InspectArea, Judgement, PieceReading } from '@/core/inspect';
-import type { KeptReading } from '@/core/stations';
+import type { KeptReading } from '@/core/inspect';
 import { useObjectUrl, useStoredPicture } from '@/features/shelf';
 import { Because, Note, TextButton, useUnits } from '@/ui';
-import { DECISION_WORDS, STOP_WORDS, areaWords, inspectReason, sentences } from '@/words';
+import { DECISION_WORDS, areaWords, inspectReason, sentences } from '@/words';
 import { boxToPhoto } from './box-to-photo';
 import css from './inspect.module.css';
 import { say } from '@/words/say';
@@ -32,7 +32,7 @@ export function ReadingView({
   const listed = judgement.areas.slice(0, MOST_LISTED);
   return (
     <div data-testid="inspect-reading" data-decision={stop ? 'stop' : judgement.decision}>
-      <p className={css.decision}>{stop ? STOP_WORDS : DECISION_WORDS[judgement.decision]}</p>
+      <p className={css.decision}>{DECISION_WORDS[stop ? 'stop' : judgement.decision]}</p>
       <PhotoMap kept={kept} reading={reading} judgement={judgement} />
       <p className={css.key}>
         <span data-of="haze">{say`paper left`}</span>

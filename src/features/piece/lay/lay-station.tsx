@@ -31,6 +31,7 @@ import { StationLayout } from '../station-layout';
 import { StationCautions, StationTools } from '../station-cautions';
 import { HAND_STEPS, SCHOOL_NAMES, SURFACE_WORDS, guideWords, layingWords } from '@/words';
 import { useTimers } from '@/features/timers';
+import { StepDone } from '../step-done';
 import { useStepDone } from '../use-step-done';
 import { BottlePart } from './bottle-part';
 import { GuideOverlay } from './guide-overlay';
@@ -106,26 +107,26 @@ export function LayStation() {
       act={
         planned &&
         laidAt === null && (
-          <NextRow>
-            <Button
-              variant="contained"
-              onClick={() => steps.done({ kind: 'lay' }, 'laid')}
-              data-testid="laid-now"
-            >{say`Laid now: start the clock`}</Button>
-            {!dry && (
-              <Button
-                variant="outlined"
-                onClick={() =>
-                  start({
-                    label: say`${piece.name}: lay before it skins`,
-                    minutes: Math.floor(planned.openMinutes),
-                    pieceId: piece.id,
-                  })
-                }
-                data-testid="first-stroke"
-              >{say`First stroke`}</Button>
-            )}
-          </NextRow>
+          <StepDone
+            step={{ kind: 'lay' }}
+            label={say`laid`}
+            testId="laid-now"
+            beside={
+              !dry && (
+                <Button
+                  variant="outlined"
+                  onClick={() =>
+                    start({
+                      label: say`${piece.name}: lay before it skins`,
+                      minutes: Math.floor(planned.openMinutes),
+                      pieceId: piece.id,
+                    })
+                  }
+                  data-testid="first-stroke"
+                >{say`First stroke`}</Button>
+              )
+            }
+          >{say`Laid now: start the clock`}</StepDone>
         )
       }
       answer={<Answer>{answer()}</Answer>}

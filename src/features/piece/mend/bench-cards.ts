@@ -29,9 +29,9 @@ function stagesOf(step: StepId): readonly RepairStage[] {
 export const mendCards: BenchCards = ({ step, title }, job, { mend: { repairs } }, units) => {
   const first = title.code === 'mend' && title.wetTest;
   const stages = [...(first ? (['look'] as const) : []), ...stagesOf(step)];
-  const here = repairs.filter(({ stage }) => stages.includes(stage));
-  const shown = here.some(({ expected }) => expected) ? here.filter(({ expected }) => expected) : here;
-  const cards = shown.map(({ id }) => card(id, `${REPAIR_WORDS[id].title}. ${REPAIR_WORDS[id].how}`));
+  // What is a matter of taste stands at Mend: it is no work until it is chosen.
+  const here = repairs.filter(({ stage, when }) => stages.includes(stage) && when !== 'if-liked');
+  const cards = here.map(({ id }) => card(id, `${REPAIR_WORDS[id].title}. ${REPAIR_WORDS[id].how}`));
   const holes = step.kind === 'mend' && step.part === 'repaint' ? holeCard(job, units) : null;
   if (holes) return [holes, ...cards];
   return cards.length > 0 ? cards : [card('mend', stepTitle(title))];

@@ -1,5 +1,4 @@
 'use client';
-import { Button } from '@mui/material';
 import dynamic from 'next/dynamic';
 import { StationCautions, StationTools } from '../station-cautions';
 import { REPAIR_WORDS, counted } from '@/words';
@@ -17,6 +16,7 @@ import { FaultsLink } from '../faults-link';
 import { NextLink } from '../next-link';
 import { useOpenPiece } from '../piece-context';
 import { StationLayout } from '../station-layout';
+import { StepDone } from '../step-done';
 import { useStepDone } from '../use-step-done';
 import { MendOverlay } from './mend-overlay';
 import { useEdgeColour } from './use-edge-colour';
@@ -38,8 +38,8 @@ export function MendStation() {
   const { piece, plan, previewUrl, change, now } = useOpenPiece();
   const steps = useStepDone();
   const done = new Set(piece.mend.done);
-  const expected = plan.mend.repairs.filter((repair) => repair.expected);
-  const ifSeen = plan.mend.repairs.filter((repair) => !repair.expected);
+  const expected = plan.mend.repairs.filter(({ when }) => when === 'expected' || when === 'chosen');
+  const ifSeen = plan.mend.repairs.filter(({ when }) => when === 'if-seen' || when === 'if-liked');
   const left = expected.filter((repair) => !done.has(repair.id));
   const finished = piece.mend.finishedAt !== null;
   const dryAt = passDryAt(piece, plan);
@@ -79,24 +79,21 @@ export function MendStation() {
     <StationLayout
       station="mend"
       act={
-        plan.mend.repairs.length > 0 && (
+        plan.mend.repairs.length > 0 &&
+        (finished ? (
           <NextRow>
-            {finished ? (
-              <>
-                <Note>{say`Mended.`}</Note>
-                <TextButton
-                  onClick={() => steps.revoke({ kind: 'mend', part: 'finish' }, say`mend on`)}
-                >{say`Mend more`}</TextButton>
-              </>
-            ) : (
-              <Button
-                variant="contained"
-                onClick={() => steps.done({ kind: 'mend', part: 'finish' }, 'mended')}
-                data-testid="mended"
-              >{say`Mended: nothing more to do`}</Button>
-            )}
+            <Note>{say`Mended.`}</Note>
+            <TextButton
+              onClick={() => steps.revoke({ kind: 'mend', part: 'finish' }, say`mend on`)}
+            >{say`Mend more`}</TextButton>
           </NextRow>
-        )
+        ) : (
+          <StepDone
+            step={{ kind: 'mend', part: 'finish' }}
+            label={say`mended`}
+            testId="mended"
+          >{say`Mended: nothing more to do`}</StepDone>
+        ))
       }
       answer={<Answer>{answer()}</Answer>}
       onward={<NextLink station="seal" quiet={!finished} />}

@@ -22,7 +22,6 @@ const patchOf = ({ surface, baseCoat, school, binder }: TryOn, sameSurface: bool
   surface: {
     kind: surface,
     baseCoat,
-    prepared: [],
     ...(baseCoat === 'none' ? {} : { baseColour: baseCoatById(baseCoat).colour }),
     ...(sameSurface ? {} : { finish: surface === 'painted-wood' ? 'chalk-type-paint' : 'bare', bareColour: null }),
   },

@@ -3,7 +3,7 @@ import type { HandStep } from '@/core/craft';
 import { formatDuration } from '@/words/figures';
 import { judgePiece, readKept } from '@/core/inspect';
 import type { RubPlan, WorkMap } from '@/core/rub';
-import type { Job } from '@/core/stations';
+import type { Job, PiecePlan } from '@/core/stations';
 import { HAND_STEPS, WATER_WORDS, areaWords, sectionPlace, stepTitle, type Wording, sentences } from '@/words';
 import { card, cardTimer, type BenchCard, type BenchCards } from '../station-feature';
 import { say } from '@/words/say';
@@ -51,13 +51,12 @@ function rubbingCards(pass: RubPlan['passes'][number], map: WorkMap | null): Ben
   });
 }
 
-/** Where the last photo is of the piece as it stands and names areas, those alone are rubbed; null where it does not. */
-function areaCards({ rub: { readings, done } }: Job, units: Wording): BenchCard[] | null {
+/** Where the last photo names areas, those alone are rubbed; null where it does not. */
+function areaCards({ rub: { readings } }: Job, { rub: { verdict } }: PiecePlan, units: Wording): BenchCard[] | null {
   const last = readings.at(-1);
-  if (!last || last.pass !== done.length) return null;
-  const { areas, decision } = judgePiece(readKept(last));
-  const hazy = areas.filter(({ kind }) => kind === 'haze');
-  if (decision !== 'areas' || hazy.length === 0) return null;
+  if (!last || verdict?.decision !== 'areas') return null;
+  const hazy = judgePiece(readKept(last)).areas.filter(({ kind }) => kind === 'haze');
+  if (hazy.length === 0) return null;
   return hazy.slice(0, MOST_AREAS).map((area, at) => {
     const minutes = Math.max(1, Math.round(area.minutes));
     return card(
@@ -97,7 +96,7 @@ export const rubCards: BenchCards = ({ step, title, wait }, job, plan, units) =>
       say`${pass.dampenMinutes} min`,
       cardTimer(say`Let it soften`, pass.dampenMinutes),
     ),
-    ...(areaCards(job, units) ?? rubbingCards(pass, plan.rub.map)),
+    ...(areaCards(job, plan, units) ?? rubbingCards(pass, plan.rub.map)),
     card(
       'dry',
       last

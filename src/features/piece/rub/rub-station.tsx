@@ -1,9 +1,10 @@
 'use client';
 import { Button } from '@mui/material';
-import { Fragment, useId, useMemo, useState } from 'react';
+import { Fragment, useId, useState } from 'react';
 import { StationCautions, StationTools } from '../station-cautions';
 import {
   BINDER_WORDS,
+  DECISION_WORDS,
   HAND_STEPS,
   OFF_WORDS,
   REMOVAL_TITLES,
@@ -36,12 +37,13 @@ import {
   TextButton,
 } from '@/ui';
 import { LandingDrawing, opticsNow } from '../drawings/landing';
-import { InspectPart, readingAnswer } from '../inspect';
+import { InspectPart } from '../inspect';
 import { MissingList } from '../missing-list';
 import { FaultsLink } from '../faults-link';
 import { NextLink } from '../next-link';
 import { useOpenPiece } from '../piece-context';
 import { StationLayout } from '../station-layout';
+import { StepDone } from '../step-done';
 import { useStepDone } from '../use-step-done';
 import { WorkOverlay } from './work-overlay';
 import { WorkPart } from './work-part';
@@ -65,12 +67,12 @@ export function RubStation() {
   const others = runSteps(piece, plan).filter(({ station, step }) => station === 'rub' && step.kind !== 'pass');
   const open = others.find(({ doneAt }) => doneAt === null);
   const dryAt = passDryAt(piece, plan);
-  const early = plan.cure.clock !== null && done === 0 && now < plan.cure.clock.earliestAt;
+  const early = plan.cure.clock !== null && done === 0 && now < plan.cure.clock.readyAt;
   const finished = isRubbed(piece, plan);
   /** What the last photo asks for, where it is of the piece as it stands. */
-  const read = useMemo(() => readingAnswer(rub.readings, done), [rub.readings, done]);
+  const { verdict } = plan.rub;
+  const isEndedByPhoto = finished && rub.finishedAt === null && verdict !== null;
 
-  const tick = (minutes: number) => steps.done({ kind: 'pass', number: done + 1 }, say`pass ${done + 1}`, minutes);
   const untick = () => steps.revoke({ kind: 'pass', number: done }, say`pass ${done} not done`);
 
   const reasons: ReasonLine[] = [];
@@ -145,7 +147,7 @@ export function RubStation() {
             <TickRow
               key={id}
               checked={doneAt !== null}
-              disabled={doneAt === null && step !== open?.step}
+              disabled={doneAt === null && (step !== open?.step || steps.pendingOf(step) !== null)}
               onToggle={() =>
                 doneAt === null ? steps.done(step, lowerFirst(stepTitle(title))) : steps.revoke(step, say`not off yet`)
               }
@@ -159,14 +161,9 @@ export function RubStation() {
       {piece.lay.laidAt !== null && school?.removal === 'rub' && <InspectPart />}
       {planned && total > 0 && (
         <Part title={say`Passes`}>
-          <Note>{say`A tick is the same as the button “Pass … done”, with the planned minutes.`}</Note>
           {planned.passes.map((pass, index) => (
             <Fragment key={pass.number}>
-              <TickRow
-                checked={index < done}
-                disabled={index !== done && index !== done - 1}
-                onToggle={() => (index < done ? untick() : tick(pass.minutes))}
-              >
+              <TickRow checked={index < done} disabled={index !== done - 1} onToggle={untick}>
                 {say`Pass ${pass.number}: damp ${pass.dampenMinutes} min, rub ${pass.minutes} min`}
                 <small>
                   {rub.done[index]
@@ -185,6 +182,14 @@ export function RubStation() {
                 size="small"
                 onClick={() => change('rub', { finishedAt: clock() }, say`enough rubbing`)}
               >{say`The wet test clears it: enough`}</Button>
+            </NextRow>
+          )}
+          {isEndedByPhoto && (
+            <NextRow>
+              <TextButton
+                onClick={() => change('rub', { overruledAt: verdict.at, passes: done + 1 }, say`rub on`)}
+                testId="rub-on"
+              >{say`Rub one more pass all the same`}</TextButton>
             </NextRow>
           )}
           {finished && done < total && (
@@ -242,16 +247,16 @@ export function RubStation() {
 
   function act() {
     if (next && !finished && total > 0)
-      return <PassMinutes number={next.number} planned={next.minutes} onDone={tick} early={early} />;
+      return <PassDone key={next.number} number={next.number} planned={next.minutes} />;
     if (!open || !school || school.removal === 'rub') return null;
     return (
-      <Button
-        variant={early ? 'outlined' : 'contained'}
-        onClick={() => steps.done(open.step, lowerFirst(stepTitle(open.title)))}
-        data-testid={open.step.kind === 'stick' ? 'stuck-on' : 'paper-off'}
+      <StepDone
+        step={open.step}
+        label={lowerFirst(stepTitle(open.title))}
+        testId={open.step.kind === 'stick' ? 'stuck-on' : 'paper-off'}
       >
         {open.step.kind === 'stick' ? say`It is stuck on` : OFF_WORDS[school.removal]}
-      </Button>
+      </StepDone>
     );
   }
 
@@ -260,6 +265,7 @@ export function RubStation() {
     if (school?.sealsItself) return say`It is on. A decal needs no mending and no sealer.`;
     const waits =
       dryAt !== null && now < dryAt ? say`Let it dry until ${clockTime(dryAt, now)}, then mend.` : say`Mend it next.`;
+    if (isEndedByPhoto) return sentences(DECISION_WORDS[verdict.decision], waits);
     return sentences(school?.removal === 'rub' ? say`Rubbed clear.` : say`The picture is free.`, waits);
   }
 
@@ -283,7 +289,7 @@ export function RubStation() {
       return piece.lay.laidAt === null
         ? say`${total} passes, about ${planned.minutesTotal} min of rubbing.`
         : say`Rub the first of ${total} passes: about ${next?.minutes} min.`;
-    if (read !== null) return read;
+    if (verdict !== null) return DECISION_WORDS[verdict.decision];
     if (dryAt !== null && now < dryAt)
       return say`Let it dry until ${clockTime(dryAt, now)}, ${span(dryAt - now)}, then look for haze.`;
     return say`Look for milky patches, then rub pass ${done + 1} of ${total}.`;
@@ -293,37 +299,30 @@ export function RubStation() {
 const usualWords = ({ min, max }: { min: number; max: number }, binder: string): string =>
   min === max ? say`passes; ${min} are usual for ${binder}` : say`passes; ${min} to ${max} are usual for ${binder}`;
 
-function PassMinutes({
-  number,
-  planned,
-  onDone,
-  early,
-}: {
-  number: number;
-  planned: number;
-  onDone: (minutes: number) => void;
-  early: boolean;
-}) {
-  const [typed, setTyped] = useState<{ pass: number; text: string } | null>(null);
-  const text = typed?.pass === number ? typed.text : `${planned}`;
-  const minutes = Math.min(600, Math.max(1, Math.round(Number(text)) || planned));
+/** A pass, with the minutes that somebody measured; those that are proposed teach nothing of the person's pace. */
+function PassDone({ number, planned }: { number: number; planned: number }) {
+  const [text, setText] = useState<string | null>(null);
+  const typed = text === null ? NaN : Math.round(Number(text));
+  const measured = typed >= 1 && typed <= MOST_MINUTES ? typed : null;
   return (
-    <NextRow>
-      <Button
-        variant={early ? 'outlined' : 'contained'}
-        onClick={() => onDone(minutes)}
-        data-testid="pass-done"
-      >{say`Pass ${number} done`}</Button>
-      <label className={css.took}>{sayWith`took ${(
-        <input
-          type="number"
-          min={1}
-          max={600}
-          value={text}
-          onChange={({ target }) => setTyped({ pass: number, text: target.value })}
-          onBlur={() => setTyped({ pass: number, text: `${minutes}` })}
-        />
-      )} min`}</label>
-    </NextRow>
+    <StepDone
+      step={{ kind: 'pass', number }}
+      label={say`pass ${number}`}
+      minutes={measured}
+      testId="pass-done"
+      beside={
+        <label className={css.took}>{sayWith`took ${(
+          <input
+            type="number"
+            min={1}
+            max={MOST_MINUTES}
+            value={text ?? `${planned}`}
+            onChange={({ target }) => setText(target.value)}
+            onBlur={() => setText(measured === null ? null : `${measured}`)}
+          />
+        )} min`}</label>
+      }
+    >{say`Pass ${number} done`}</StepDone>
   );
 }
+const MOST_MINUTES = 600;

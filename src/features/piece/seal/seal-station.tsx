@@ -36,6 +36,7 @@ import { FaultsLink } from '../faults-link';
 import { NextLink } from '../next-link';
 import { useOpenPiece } from '../piece-context';
 import { StationLayout } from '../station-layout';
+import { LeaveIt, StepDone } from '../step-done';
 import { useStepDone } from '../use-step-done';
 import { DatesPart } from './dates-part';
 import css from './seal.module.css';
@@ -95,23 +96,20 @@ export function SealStation() {
       station="seal"
       act={
         planned &&
-        !sealed && (
-          <NextRow>
-            {bare ? (
-              <Button
-                variant="contained"
-                onClick={() => change('seal', { finishedAt: clock() }, say`left unsealed`)}
-                data-testid="coat-on"
-              >{say`Leave it unsealed`}</Button>
-            ) : (
-              <Button
-                variant={times?.nextCoatAt && now < times.nextCoatAt ? 'outlined' : 'contained'}
-                onClick={() => steps.done({ kind: 'coat', number: coatsOn + 1 }, say`coat ${coatsOn + 1}`)}
-                data-testid="coat-on"
-              >{say`Coat ${coatsOn + 1} of ${planned.coats} is on`}</Button>
-            )}
-          </NextRow>
-        )
+        !sealed &&
+        (bare ? (
+          <LeaveIt
+            onLeave={() => change('seal', { finishedAt: clock() }, say`left unsealed`)}
+            testId="coat-on"
+          >{say`Leave it unsealed`}</LeaveIt>
+        ) : (
+          <StepDone
+            key={coatsOn}
+            step={{ kind: 'coat', number: coatsOn + 1 }}
+            label={say`coat ${coatsOn + 1}`}
+            testId="coat-on"
+          >{say`Coat ${coatsOn + 1} of ${planned.coats} is on`}</StepDone>
+        ))
       }
       answer={<Answer>{answer()}</Answer>}
       onward={<NextLink station="keep" quiet={!sealed} />}

@@ -32,7 +32,7 @@ import {
   TextButton,
 } from '@/ui';
 import { eitherOf, sentenceFor, remarks, sentences, counted } from '@/words';
-import { letteringOf } from '@/core/stations';
+import { isPrintRefused, letteringOf } from '@/core/stations';
 import { LandingDrawing } from '../drawings/landing';
 import { MissingList } from '../missing-list';
 import { LetteringQuestion } from '../picture/lettering-question';
@@ -204,18 +204,11 @@ export function SheetStation() {
         </>
       }
       answer={
-        <Answer
-          stop={
-            refused !== null ||
-            (print !== null && print.areaMm2 < NOTHING_MM2) ||
-            bar?.good === false ||
-            ((sheet.proof?.reasons.length ?? 0) > 0 && sheet.printedAt === null)
-          }
-        >
+        <Answer stop={refused !== null || (print !== null && print.areaMm2 < NOTHING_MM2) || isPrintRefused(piece)}>
           {answer()}
         </Answer>
       }
-      onward={<NextLink station="lay" quiet={sheet.printedAt === null} />}
+      onward={<NextLink station="lay" quiet={sheet.printedAt === null || isPrintRefused(piece)} />}
       specimen={
         <LandingDrawing
           optics={stageOptics(plan.method.sheen)}
@@ -332,12 +325,14 @@ export function SheetStation() {
               hint={units.system === 'inch' ? say`in inches; 4 when right` : say`in mm; 100 when right`}
             />
             <div>
-              {sheet.printedAt === null ? (
+              {sheet.printedAt === null || isPrintRefused(piece) ? (
                 <Button
                   variant="outlined"
                   onClick={() => steps.done({ kind: 'print' }, say`printed and trimmed`)}
                   data-testid="printed"
-                >{say`Printed and trimmed`}</Button>
+                >
+                  {isPrintRefused(piece) ? say`Printed again and trimmed` : say`Printed and trimmed`}
+                </Button>
               ) : (
                 <Note>{sayWith`Printed ${dated(sheet.printedAt, 'd MMM HH:mm')}.
                   ${(<TextButton onClick={printAgain}>{say`Print again`}</TextButton>)}`}</Note>
@@ -412,8 +407,7 @@ export function SheetStation() {
     if (!print || !pack) return say`The sheet follows from the picture and the blank.`;
     if (print.areaMm2 < NOTHING_MM2) return say`Nothing would land: cut less away from the edge.`;
     if (bar && !bar.good) return say`Print again: this page is not at 100 %.`;
-    if (sheet.proof && sheet.proof.reasons.length > 0 && sheet.printedAt === null)
-      return say`Print again: the proof says why.`;
+    if (isPrintRefused(piece)) return say`Print again: the proof says why.`;
     if (sheet.printedAt !== null) return say`The sheet is printed and checked.`;
     return `${remarks(
       many ? say`Print ${pack.pages.length} ${pack.paper.name} pages` : say`Print one ${pack.paper.name} page`,

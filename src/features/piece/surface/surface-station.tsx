@@ -4,7 +4,9 @@ import { useState } from 'react';
 import { BASE_COATS, FINISHES, SURFACES, baseCoatById, finishById } from '@/core/craft';
 import { LEAST_COHERENCE } from '@/core/picture';
 import { shapeKind } from '@/core/shape';
-import { PAINT_AGES, asksPaintAge } from '@/core/stations';
+import { MS_PER_HOUR } from '@/core/shared';
+import { PAINT_AGES, asksPaintAge, type PrepStep } from '@/core/stations';
+import { WhenDone } from '@/features/agenda';
 import { stageOptics } from '@/core/render';
 import { formatDuration } from '@/words/figures';
 import {
@@ -19,6 +21,7 @@ import {
   TextButton,
   TickRow,
   Wide,
+  useClock,
   useUnits,
   type ReasonLine,
 } from '@/ui';
@@ -54,7 +57,6 @@ import { say } from '@/words/say';
 
 export function SurfaceStation() {
   const { piece, plan, change } = useOpenPiece();
-  const steps = useStepDone();
   const units = useUnits();
   const { surface: choice } = piece;
   const done = new Set(choice.prepared);
@@ -135,7 +137,7 @@ export function SurfaceStation() {
               value={choice.kind}
               empty={say`Choose what it is made of`}
               options={SURFACES.map(({ id }) => ({ id, name: SURFACE_WORDS[id].name }))}
-              onCommit={(kind) => change('surface', { kind, prepared: [] }, say`surface`)}
+              onCommit={(kind) => change('surface', { kind }, say`surface`)}
               testId="surface-kind"
             />
           </Wide>
@@ -173,7 +175,7 @@ export function SurfaceStation() {
             label={say`Finish on it now`}
             value={choice.finish}
             options={FINISHES.map(({ id }) => ({ id, name: FINISH_WORDS[id].name }))}
-            onCommit={(finish) => change('surface', { finish, prepared: [] }, say`finish`)}
+            onCommit={(finish) => change('surface', { finish }, say`finish`)}
             testId="finish"
           />
           {plan.surface.record?.takesBaseCoat !== false && (
@@ -187,7 +189,6 @@ export function SurfaceStation() {
                   {
                     baseCoat,
                     baseColour: baseCoatById(baseCoat).colour || choice.baseColour,
-                    prepared: [],
                   },
                   say`base coat`,
                 )
@@ -238,24 +239,10 @@ export function SurfaceStation() {
           <GrainFields proposedDeg={proposedDeg} />
         </Part>
       )}
-      {plan.surface.preparation.length > 0 && (
+      {plan.surface.blank && plan.surface.preparation.length > 0 && (
         <Part title={say`Prepare`} folded={wasPrepared ? say`all done` : null}>
           {plan.surface.preparation.map((step) => (
-            <TickRow
-              key={step.code}
-              checked={done.has(step.code)}
-              onToggle={() =>
-                done.has(step.code)
-                  ? steps.revoke({ kind: 'prepare', code: step.code }, lowerFirst(prepTitle(step)))
-                  : steps.done({ kind: 'prepare', code: step.code }, lowerFirst(prepTitle(step)))
-              }
-            >
-              {prepTitle(step)}
-              {step.hours > 0 && <>, {say`then dry ${formatDuration(step.hours)}`}</>}
-              <small>
-                {sentences(prepWhy(step.code), step.tools.length > 0 && say`With: ${toolList(step.tools)}.`)}
-              </small>
-            </TickRow>
+            <PrepRow key={step.code} step={step} checked={done.has(step.code)} />
           ))}
         </Part>
       )}
@@ -317,5 +304,33 @@ function UnderColour({ colour, onCommit }: { colour: string | null; onCommit: (c
       <ColourField label={say`Colour under it`} value={colour} onCommit={onCommit} />
       <TextButton onClick={() => onCommit(null)}>{say`Without`}</TextButton>
     </div>
+  );
+}
+
+/** One step of preparing; one that what comes before it leaves no time for is asked about. */
+function PrepRow({ step, checked }: { step: PrepStep; checked: boolean }) {
+  const steps = useStepDone();
+  const clock = useClock();
+  const [asking, setAsking] = useState(false);
+  const id = { kind: 'prepare', code: step.code } as const;
+  const label = lowerFirst(prepTitle(step));
+  const press = () => {
+    if (checked) steps.revoke(id, label);
+    else if (steps.pendingOf(id)) setAsking(true);
+    else steps.done(id, label);
+  };
+  const finish = (hoursAgo: number) => {
+    setAsking(false);
+    steps.done(id, label, hoursAgo === 0 ? {} : { at: clock() - hoursAgo * MS_PER_HOUR });
+  };
+  return (
+    <>
+      <TickRow checked={checked} onToggle={press}>
+        {prepTitle(step)}
+        {step.hours > 0 && <>, {say`then dry ${formatDuration(step.hours)}`}</>}
+        <small>{sentences(prepWhy(step.code), step.tools.length > 0 && say`With: ${toolList(step.tools)}.`)}</small>
+      </TickRow>
+      {asking && <WhenDone onDone={finish} onNot={() => setAsking(false)} />}
+    </>
   );
 }

@@ -7,6 +7,7 @@ import { schoolsNamed } from './schools-named';
 import { setsAndTemplatesAdded } from './sets-and-templates-added';
 import { tracedFaceAdded } from './traced-face-added';
 import { turningToneShapesAdded } from './turning-tone-shapes-added';
+import { verdictsOverruled } from './verdicts-overruled';
 import { workAdded } from './work-added';
 
 /** From each version to the next. Never edited once shipped. */
@@ -20,4 +21,5 @@ export const PIECE_MIGRATIONS: readonly Migration[] = [
   readingsAndFaultsAdded,
   tracedFaceAdded,
   setsAndTemplatesAdded,
+  verdictsOverruled,
 ];
