@@ -1,4 +1,5 @@
 import { readFileSync, writeFileSync } from 'node:fs';
+import { createServer } from 'node:http';
 import type { Page } from '@playwright/test';
 import { STATIONS } from '../src/core/stations';
 import { DEMO_URL, answer, openDemo, ringIn, settled, stands, tourOf } from './support/page';
@@ -47,6 +48,21 @@ test('after one visit every place and station opens without the server, by link 
       .click();
     await expect(page).toHaveURL(new RegExp(`/${station}$`));
     await stands(page);
+  }
+
+  // What leads nowhere says so; a server in trouble, and a network that puts a page of its own in place, do not come between.
+  await page.goto(`${server.url}/no/such/place`);
+  await expect(page.getByRole('heading', { name: 'There is nothing here' })).toBeVisible();
+  for (const status of [500, 200, 302]) {
+    const between = createServer((_, answer) =>
+      answer
+        .writeHead(status, { 'content-type': 'text/html', ...(status === 302 ? { location: '/log-in' } : {}) })
+        .end('<h1>Log in to the network</h1>'),
+    ).listen(3419);
+    await page.goto(`${server.url}/pieces`);
+    await expect(page.getByTestId('shelf-piece').first()).toBeVisible();
+    between.closeAllConnections();
+    await new Promise((resolve) => between.close(resolve));
   }
 
   // Work goes on: a change is kept, a print is made, and the stand-ins say that they are away.

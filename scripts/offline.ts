@@ -6,7 +6,7 @@ import { readFileSync, readdirSync, statSync } from 'node:fs';
 import { join, relative, sep } from 'node:path';
 import { buildSync } from 'esbuild';
 import { STATIONS } from '@/core/stations';
-import { keptPages } from '@/offline/pages';
+import { NOWHERE, keptPages } from '@/offline/pages';
 
 const ROOT = join(import.meta.dirname, '..');
 const PUBLIC = join(ROOT, 'public');
@@ -28,7 +28,7 @@ const kept = [
   ...filesIn(PUBLIC)
     .filter((path) => path !== OUT)
     .map((path) => ({ url: urlOf(path, PUBLIC), revision: hashOf(path) })),
-  ...keptPages(STATIONS).map((url) => ({ url, revision: buildId })),
+  ...[...keptPages(STATIONS), NOWHERE].map((url) => ({ url, revision: buildId })),
   { url: '/icon.svg', revision: buildId },
   { url: '/manifest.webmanifest', revision: buildId },
 ];

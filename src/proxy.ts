@@ -1,4 +1,5 @@
 import { NextResponse, type NextRequest } from 'next/server';
+import { OURS } from './offline/pages';
 import { contentPolicy } from './policy';
 
 /** Gives each page a nonce of its own, which the framework writes into its scripts. */
@@ -10,6 +11,7 @@ export function proxy(request: NextRequest): NextResponse {
   headers.set('content-security-policy', policy);
   const response = NextResponse.next({ request: { headers } });
   response.headers.set('content-security-policy', policy);
+  response.headers.set(OURS, 'page');
   return response;
 }
 

@@ -1,6 +1,6 @@
 import { STATIONS } from '@/core/stations';
 import { PLACES } from '@/features/shell/places';
-import { ANY_PIECE, keptPageFor, keptPages } from './pages';
+import { ANY_PIECE, NOWHERE, OURS, isOurs, keptPageFor, keptPages } from './pages';
 
 const kept = keptPages(STATIONS);
 
@@ -22,4 +22,16 @@ it('has none for what leads nowhere, and takes no id that is not one', () => {
 
 it('the placeholder is an id like any other, so that the page is built for it', () => {
   expect(ANY_PIECE).toMatch(/^[A-Za-z0-9-]{1,64}$/);
+});
+
+it('takes for a page only what its own server sent in health', () => {
+  const answered = (status: number, ours: boolean) => ({
+    status,
+    headers: new Headers(ours ? { [OURS]: 'page' } : { 'content-type': 'text/html' }),
+  });
+  expect(isOurs(answered(200, true))).toBe(true);
+  expect(isOurs(answered(404, true))).toBe(true);
+  for (const status of [500, 502, 503, 599]) expect(isOurs(answered(status, true))).toBe(false);
+  for (const status of [200, 404, 511]) expect(isOurs(answered(status, false))).toBe(false);
+  expect(kept).not.toContain(NOWHERE);
 });

@@ -5,7 +5,7 @@
  * waits until a window asks for it, so that no window loses the scripts it was opened with.
  */
 import { Serwist, type PrecacheEntry } from 'serwist';
-import { ANY_PIECE, keptPageFor } from './pages';
+import { ANY_PIECE, NOWHERE, isOurs, keptPageFor } from './pages';
 
 declare const self: ServiceWorkerGlobalScope;
 /** Filled in by the build. */
@@ -47,12 +47,14 @@ async function script(request: Request): Promise<Response> {
 async function page(request: Request): Promise<Response> {
   try {
     const answered = await Promise.race([fetch(request), late()]);
-    // A proxy that stands before a server which is away.
-    if (answered.status < 502 || answered.status > 504) return answered;
+    if (isOurs(answered)) return answered;
+    // A way on: of our own server's where no page is kept for it, else of a network that wants something first.
+    if (answered.type === 'opaqueredirect' && !(await keptPage(new URL(request.url).pathname))) return answered;
   } catch {
     // The server is away.
   }
-  return (await keptPage(new URL(request.url).pathname)) ?? Response.error();
+  const { pathname } = new URL(request.url);
+  return (await keptPage(pathname)) ?? (await keptPage(NOWHERE)) ?? Response.error();
 }
 
 const late = () =>

@@ -9,6 +9,8 @@ export {
   removePiece,
   restorePiece,
   savePiece,
+  savePieces,
+  undoTogether,
   stepHistory,
   tidy,
   type PieceHistory,
@@ -42,4 +44,5 @@ export type { CopiesRecord } from './db';
 export { drawnFrom, leftOf } from './stash-use';
 export type { SetTable } from './set-csv';
 export type { StashCsv } from './stash-csv';
+export type { DecimalSign, TableEncoding } from './csv';
 export { apart, knownFacts, storedPicture, storedPictures, type FactsCache } from './pictures';

@@ -1,3 +1,4 @@
+import { applyPatch } from '@/core/stations';
 import 'fake-indexeddb/auto';
 import { HOUR, NOW, readyPiece, storedPicture } from '@/testing/builders';
 import type { Piece } from '@/records';
@@ -213,6 +214,8 @@ describe('removing', () => {
   });
 });
 
+const PAINTED: Piece['surface']['prepared'] = ['sand', 'dust', 'base-coat', 'base-coat-2', 'light-sand', 'dust-again'];
+
 describe('a set with one plan', () => {
   const member = (at: number): Piece => ({ ...readyPiece(), id: `part-${at}`, set: { id: 'set', name: 'Cards', at } });
   const at = async (number: number): Promise<Piece> => {
@@ -229,6 +232,19 @@ describe('a set with one plan', () => {
     expect((await save(first, wide(first, 333))).ok).toBe(true);
     for (const one of [0, 1, 2]) expect(await at(one)).toMatchObject({ surface: { widthMm: 333 }, revision: 2 });
     expect(await stored()).toMatchObject({ revision: 1, surface: { widthMm: readyPiece().surface.widthMm } });
+  });
+
+  it('no coat counts as painted that was never laid: what is chosen anew undoes what was done for what stood before', async () => {
+    const painted = { ...(await at(0)).surface, baseCoat: 'chalk-type-paint' as const, prepared: PAINTED };
+    await save(await at(0), { ...(await at(0)), surface: painted });
+    const second = await at(1);
+    expect(second.surface).toMatchObject({ baseCoat: 'chalk-type-paint', prepared: [] });
+    const gesso = applyPatch<Piece>(second, { surface: { baseCoat: 'gesso', baseColour: '#000000' } });
+    expect((await save(second, gesso)).ok).toBe(true);
+    expect((await at(0)).surface).toMatchObject({ baseCoat: 'gesso', prepared: ['sand', 'dust'] });
+    const stone = applyPatch<Piece>(await at(1), { surface: { kind: 'stone' } });
+    await save(await at(1), stone);
+    expect((await at(0)).surface).toMatchObject({ kind: 'stone', prepared: [] });
   });
 
   it('what is done to one is its own, and saves nothing else', async () => {

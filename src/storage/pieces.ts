@@ -32,44 +32,72 @@ interface Save {
   overrule?: boolean;
 }
 
+/** What is in the way of a change among several: nothing of them was kept. */
+class NotSaved extends Error {
+  constructor(readonly failure: { ok: false; error: Failure<SaveCode> }) {
+    super(failure.error.message);
+  }
+}
+
 /**
  * Saves one change, whole or not at all. What another window saved meanwhile is kept; where both changed the same thing
  * the save is refused with `piece-conflict` (values.paths), unless it overrules.
  */
-export async function savePiece(
+export async function savePiece(db: FobbetDatabase, save: Save): Promise<Result<Piece, SaveCode>> {
+  return written(() => db.transaction('rw', savedInto(db), async () => saveWithin(db, save)));
+}
+
+/** Saves changes of several pieces, all or none: in one transaction. @returns the pieces, in the order of the changes */
+export async function savePieces(db: FobbetDatabase, saves: readonly Save[]): Promise<Result<Piece[], SaveCode>> {
+  return written(async () => {
+    try {
+      return ok(
+        await db.transaction('rw', savedInto(db), async () => {
+          const pieces: Piece[] = [];
+          for (const save of saves) {
+            const saved = await saveWithin(db, save);
+            if (!saved.ok) throw new NotSaved(saved);
+            pieces.push(saved.value);
+          }
+          return pieces;
+        }),
+      );
+    } catch (error) {
+      if (error instanceof NotSaved) return error.failure;
+      throw error;
+    }
+  });
+}
+
+const savedInto = (db: FobbetDatabase) => [db.pieces, db.pictureFacts, db.pictures, db.history, db.cursors];
+
+/** One change, inside the caller's transaction. */
+async function saveWithin(
   db: FobbetDatabase,
   { base, mine, label, now, pictures = [], overrule = false }: Save,
 ): Promise<Result<Piece, SaveCode>> {
-  return written(() =>
-    db.transaction(
-      'rw',
-      [db.pieces, db.pictureFacts, db.pictures, db.history, db.cursors],
-      async (): Promise<Result<Piece, SaveCode>> => {
-        const stored = await db.pieces.get(mine.id);
-        if (!stored) return fail('piece-gone', `no piece ${mine.id}`);
-        const theirs = readPiece(stored);
-        if (!theirs.ok) return theirs;
-        const stamp = { revision: theirs.value.revision, updatedAt: theirs.value.updatedAt };
-        const { merged, conflicts } = mergeChanges(
-          { ...base, ...stamp },
-          { ...mine, ...stamp },
-          theirs.value,
-          overrule ? 'mine' : 'theirs',
-        );
-        if (conflicts.length > 0 && !overrule)
-          return fail('piece-conflict', `changed on both sides: ${conflicts.join(', ')}`, {
-            values: { paths: conflicts.join(', ') },
-          });
-        const checked = checkPiece({ ...merged, revision: stamp.revision + 1, updatedAt: now });
-        if (!checked.ok) return checked;
-        await remember(db, { before: theirs.value, after: checked.value, label, at: now });
-        await putPictures(db, pictures);
-        await db.pieces.put(checked.value);
-        await followPlan(db, theirs.value, checked.value, now);
-        return ok(checked.value);
-      },
-    ),
+  const stored = await db.pieces.get(mine.id);
+  if (!stored) return fail('piece-gone', `no piece ${mine.id}`);
+  const theirs = readPiece(stored);
+  if (!theirs.ok) return theirs;
+  const stamp = { revision: theirs.value.revision, updatedAt: theirs.value.updatedAt };
+  const { merged, conflicts } = mergeChanges(
+    { ...base, ...stamp },
+    { ...mine, ...stamp },
+    theirs.value,
+    overrule ? 'mine' : 'theirs',
   );
+  if (conflicts.length > 0 && !overrule)
+    return fail('piece-conflict', `changed on both sides: ${conflicts.join(', ')}`, {
+      values: { paths: conflicts.join(', ') },
+    });
+  const checked = checkPiece({ ...merged, revision: stamp.revision + 1, updatedAt: now });
+  if (!checked.ok) return checked;
+  await remember(db, { before: theirs.value, after: checked.value, label, at: now });
+  await putPictures(db, pictures);
+  await db.pieces.put(checked.value);
+  await followPlan(db, theirs.value, checked.value, now);
+  return ok(checked.value);
 }
 
 /**
@@ -156,31 +184,68 @@ export async function stepHistory(
   { mark, now }: { mark: number; now: number },
 ): Promise<Result<Stepped, HistoryCode>> {
   return written(() =>
-    db.transaction('rw', [db.pieces, db.history, db.cursors], async (): Promise<Result<Stepped, HistoryCode>> => {
-      const position = (await db.cursors.get(pieceId))?.position ?? 0;
-      const entry = await db.history.get([pieceId, direction === 'undo' ? position : position + 1]);
-      const stored = await db.pieces.get(pieceId);
-      if (!stored) return fail('piece-gone', `no piece ${pieceId}`);
-      if (entry?.after.revision !== mark)
-        return fail('history-moved', `expected step ${mark}, found ${entry?.after.revision}`, {
-          values: { label: entry?.label ?? '' },
-        });
-      const [before, after, theirs] = [readPiece(entry.before), readPiece(entry.after), readPiece(stored)];
-      if (!before.ok) return before;
-      if (!after.ok) return after;
-      if (!theirs.ok) return theirs;
-      const [from, to] = direction === 'undo' ? [after.value, before.value] : [before.value, after.value];
-      // Only what that change changed: one of a set may have been planned anew since, by another of it.
-      const { merged } = mergeChanges(from, to, theirs.value, 'mine');
-      const back = theirs.value.set ? merged : await asItsSet(db, merged);
-      const checked = checkPiece({ ...back, revision: stored.revision + 1, updatedAt: now });
-      if (!checked.ok) return checked;
-      await db.pieces.put(checked.value);
-      await followPlan(db, theirs.value, checked.value, now);
-      await db.cursors.put({ pieceId, position: direction === 'undo' ? position - 1 : position + 1 });
-      return ok({ label: entry.label, history: await historyState(db, pieceId) });
-    }),
+    db.transaction('rw', [db.pieces, db.history, db.cursors], async () =>
+      stepWithin(db, pieceId, direction, { mark, now }),
+    ),
   );
+}
+
+class NotStepped extends Error {
+  constructor(readonly failure: { ok: false; error: Failure<HistoryCode> }) {
+    super(failure.error.message);
+  }
+}
+
+/** Takes back one step of each of several pieces, all or none. */
+export async function undoTogether(
+  db: FobbetDatabase,
+  steps: readonly { id: string; mark: number }[],
+  now: number,
+): Promise<Result<void, HistoryCode>> {
+  return written(async () => {
+    try {
+      await db.transaction('rw', [db.pieces, db.history, db.cursors], async () => {
+        for (const { id, mark } of steps) {
+          const taken = await stepWithin(db, id, 'undo', { mark, now });
+          if (!taken.ok) throw new NotStepped(taken);
+        }
+      });
+      return ok(undefined);
+    } catch (error) {
+      if (error instanceof NotStepped) return error.failure;
+      throw error;
+    }
+  });
+}
+
+async function stepWithin(
+  db: FobbetDatabase,
+  pieceId: string,
+  direction: 'undo' | 'redo',
+  { mark, now }: { mark: number; now: number },
+): Promise<Result<Stepped, HistoryCode>> {
+  const position = (await db.cursors.get(pieceId))?.position ?? 0;
+  const entry = await db.history.get([pieceId, direction === 'undo' ? position : position + 1]);
+  const stored = await db.pieces.get(pieceId);
+  if (!stored) return fail('piece-gone', `no piece ${pieceId}`);
+  if (entry?.after.revision !== mark)
+    return fail('history-moved', `expected step ${mark}, found ${entry?.after.revision}`, {
+      values: { label: entry?.label ?? '' },
+    });
+  const [before, after, theirs] = [readPiece(entry.before), readPiece(entry.after), readPiece(stored)];
+  if (!before.ok) return before;
+  if (!after.ok) return after;
+  if (!theirs.ok) return theirs;
+  const [from, to] = direction === 'undo' ? [after.value, before.value] : [before.value, after.value];
+  // Only what that change changed: one of a set may have been planned anew since, by another of it.
+  const { merged } = mergeChanges(from, to, theirs.value, 'mine');
+  const back = theirs.value.set ? merged : await asItsSet(db, merged);
+  const checked = checkPiece({ ...back, revision: stored.revision + 1, updatedAt: now });
+  if (!checked.ok) return checked;
+  await db.pieces.put(checked.value);
+  await followPlan(db, theirs.value, checked.value, now);
+  await db.cursors.put({ pieceId, position: direction === 'undo' ? position - 1 : position + 1 });
+  return ok({ label: entry.label, history: await historyState(db, pieceId) });
 }
 
 /** What undo and redo would do now. */

@@ -1,7 +1,7 @@
 import { readSetCsv } from './set-csv';
 
 const rows = (text: string) => {
-  const read = readSetCsv(text);
+  const read = readSetCsv(new TextEncoder().encode(text));
   return read.ok ? read.value : read.error.code;
 };
 
@@ -13,8 +13,9 @@ describe('a set from a table', () => {
         { line: 3, name: 'Ben', text: 'Ben', picture: null },
       ],
       faults: [],
+      encoding: 'utf-8',
     });
-    expect(rows('name\r\n"Cy, and\nDee"\r\n')).toMatchObject({ rows: [{ name: 'Cy, and\nDee' }] });
+    expect(rows('name\r\n"Cy, and\nDee"\r\n')).toMatchObject({ rows: [{ name: 'Cy, and Dee' }] });
   });
 
   it('bad lines stay out, by their number', () => {

@@ -1,6 +1,6 @@
-import { fail, ok, type Result } from '@/core/shared';
+import { fail, ok, plainName, type Result } from '@/core/shared';
 import type { CsvCode, SetCode } from '@/records';
-import { tableOf, type CsvRowFault } from './csv';
+import { tableOf, type CsvRowFault, type TableEncoding } from './csv';
 
 /** One piece of a set, as a row of a table says it. */
 interface SetRow {
@@ -14,6 +14,7 @@ interface SetRow {
 export interface SetTable {
   rows: SetRow[];
   faults: CsvRowFault[];
+  encoding: TableEncoding;
 }
 
 /** More in one go would not fit into the plan of all pieces. */
@@ -27,10 +28,10 @@ const MOST_TEXT = 200;
  *
  * @returns `csv-too-large`, `csv-empty`, `set-no-header`, `set-too-many`
  */
-export function readSetCsv(text: string): Result<SetTable, CsvCode | SetCode> {
-  const table = tableOf(text);
+export function readSetCsv(bytes: Uint8Array): Result<SetTable, CsvCode | SetCode> {
+  const table = tableOf(bytes);
   if (!table.ok) return table;
-  const { fields, rows: all } = table.value;
+  const { fields, rows: all, encoding } = table.value;
   if (!fields.includes('name'))
     return fail('set-no-header', `expected a column name, got ${fields.slice(0, 8).join(', ')}`);
   if (all.length === 0) return fail('csv-empty', 'no rows');
@@ -41,7 +42,8 @@ export function readSetCsv(text: string): Result<SetTable, CsvCode | SetCode> {
   const rows: SetRow[] = [];
   const faults: CsvRowFault[] = [];
   for (const { line, cell } of all) {
-    const [name, lettering, picture] = [cell('name'), cell('text'), cell('picture')];
+    const [lettering, picture] = [cell('text'), cell('picture')];
+    const name = plainName(cell('name'), Infinity);
     if (name === '') faults.push({ line, reason: 'it has no name' });
     else if (name.length > MOST_NAME) faults.push({ line, reason: `its name is longer than ${MOST_NAME} letters` });
     else if (lettering.length > MOST_TEXT)
@@ -49,5 +51,5 @@ export function readSetCsv(text: string): Result<SetTable, CsvCode | SetCode> {
     else if (rows.some((row) => row.name === name)) faults.push({ line, reason: `“${name}” stands twice` });
     else rows.push({ line, name, text: lettering || name, picture: picture === '' ? null : picture });
   }
-  return ok({ rows, faults });
+  return ok({ rows, faults, encoding });
 }

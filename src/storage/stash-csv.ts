@@ -1,6 +1,6 @@
 import Papa from 'papaparse';
 import { BINDERS, PIGMENTS, PRINTS, SEALERS } from '@/core/craft';
-import { fail, ok, type Result } from '@/core/shared';
+import { fail, ok, plainName, type Result } from '@/core/shared';
 import {
   ITEM_KINDS,
   itemSchema,
@@ -11,7 +11,15 @@ import {
   type CsvCode,
   type StashItem,
 } from '@/records';
-import { escaped, tableOf, type CsvRowFault } from './csv';
+import {
+  decimalSignOf,
+  escaped,
+  figureOf,
+  tableOf,
+  type CsvRowFault,
+  type DecimalSign,
+  type TableEncoding,
+} from './csv';
 
 /** The columns of a stash as CSV: one item a row, volumes in ml, temperatures in °C, days as YYYY-MM-DD. */
 const COLUMNS = [
@@ -32,9 +40,14 @@ const COLUMNS = [
 ] as const;
 type Column = (typeof COLUMNS)[number];
 
+const FIGURES = ['left', 'size', 'price', 'label film um', 'label wait h', 'label open min', 'limit c'] as const;
+
 export interface StashCsv {
   items: StashItem[];
   faults: CsvRowFault[];
+  encoding: TableEncoding;
+  /** A figure that could be read in two ways, where nothing in the table tells which; null where all is clear. */
+  unclear: string | null;
 }
 export function writeStashCsv(items: readonly StashItem[], leftOf: (item: StashItem) => number | null): string {
   const figure = (value: number | null) => (value === null ? '' : String(Number(value.toFixed(3))));
@@ -60,49 +73,59 @@ export function writeStashCsv(items: readonly StashItem[], leftOf: (item: StashI
   );
 }
 
-/** @param newId for rows that name no item @returns the good rows, and the bad ones each with its line and reason */
-export function readStashCsv(text: string, now: number, newId: () => string): Result<StashCsv, CsvCode> {
-  const table = tableOf(text);
+/**
+ * @param newId for rows that name no item; @param sign the decimal sign where the person said it
+ * @returns the good rows, and the bad ones each with its line and reason
+ */
+export function readStashCsv(
+  bytes: Uint8Array,
+  now: number,
+  newId: () => string,
+  sign: DecimalSign | null = null,
+): Result<StashCsv, CsvCode> {
+  const table = tableOf(bytes);
   if (!table.ok) return table;
-  const { fields, rows } = table.value;
+  const { fields, rows, encoding } = table.value;
   if (!fields.includes('kind') || !fields.includes('name'))
     return fail('csv-no-header', `expected columns kind and name, got ${fields.slice(0, 8).join(', ')}`);
   if (rows.length === 0) return fail('csv-empty', 'no rows');
   if (rows.length > MOST_ITEMS) return fail('csv-too-large', `expected at most ${MOST_ITEMS} rows, got ${rows.length}`);
+  const texts = rows.flatMap(({ cell }) => FIGURES.map((column) => cell(column)));
+  // Our own table is written with points.
+  const isOwn = COLUMNS.every((column) => fields.includes(column)) && !texts.some((text) => text.includes(','));
+  const found = sign ?? decimalSignOf(texts) ?? (isOwn ? '.' : null);
   const items: StashItem[] = [];
   const faults: CsvRowFault[] = [];
   rows.forEach(({ line, cell }) => {
-    const read = readRow(cell, now, newId);
+    const read = readRow(cell, now, newId, found ?? '.');
     if (typeof read === 'string') faults.push({ line, reason: read });
     else if (items.some((item) => item.id === read.id))
       faults.push({ line, reason: `the id “${read.id}” stands twice` });
     else items.push(read);
   });
-  return ok({ items, faults });
+  const unclear = found === null ? (texts.find((text) => decimalSignOf([text]) === null) ?? null) : null;
+  return ok({ items, faults, encoding, unclear });
 }
 
-function readRow(cell: (column: Column) => string, now: number, newId: () => string): StashItem | string {
+function readRow(
+  cell: (column: Column) => string,
+  now: number,
+  newId: () => string,
+  sign: DecimalSign,
+): StashItem | string {
   const kind = cell('kind').toLowerCase();
   if (!(ITEM_KINDS as readonly string[]).includes(kind))
     return `“${kind}” is no kind of item: one of ${ITEM_KINDS.join(', ')}`;
   const name = cell('name');
-  if (name === '') return 'it has no name';
+  if (plainName(name, Infinity) === '') return 'it has no name';
   const material = cell('material');
   if (material !== '' && ![...BINDERS, ...SEALERS, ...PRINTS, ...PIGMENTS].some((record) => record.id === material))
     return `“${material}” is no material that Fobbet knows; leave it empty`;
   const figures: Partial<Record<Column, number | null>> = {};
-  for (const column of [
-    'left',
-    'size',
-    'price',
-    'label film um',
-    'label wait h',
-    'label open min',
-    'limit c',
-  ] as const) {
-    const text = cell(column).replace(',', '.');
-    const value = Number(text);
-    if (text !== '' && !Number.isFinite(value)) return `“${cell(column)}” in “${column}” is no number`;
+  for (const column of FIGURES) {
+    const text = cell(column);
+    const value = figureOf(text, sign);
+    if (text !== '' && !Number.isFinite(value)) return `“${text}” in “${column}” is no number`;
     figures[column] = text === '' ? null : value;
   }
   const id = /^[A-Za-z0-9-]{1,80}$/.test(cell('id')) ? cell('id') : newId();

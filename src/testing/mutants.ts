@@ -347,6 +347,14 @@ const PICTURES = [
   'UklGRiIAAABXRUJQVlA4IBYAAAAwAQCdASoBAAEADsD+JaQAA3AAAAAA',
 ].map((base64) => new Uint8Array(Buffer.from(base64, 'base64')));
 
+/** A text as one program or another writes it: UTF-8 with and without its mark, UTF-16, or a byte a letter. */
+function encodedBy(text: string, chance: () => number): Uint8Array {
+  const kind = Math.floor(chance() * 4);
+  if (kind === 0) return new TextEncoder().encode(`\ufeff${text}`);
+  if (kind === 1) return new Uint8Array(Buffer.from(text, 'utf16le'));
+  return kind === 2 ? new Uint8Array(Buffer.from(text, 'latin1')) : new TextEncoder().encode(text);
+}
+
 export const MUTANT_KINDS: readonly MutantKind[] = [
   { name: 'piece', run: (chance) => record(() => pick(PIECES, chance), readPiece, useOf)(chance) },
   {
@@ -413,9 +421,12 @@ export const MUTANT_KINDS: readonly MutantKind[] = [
       Promise.resolve(
         used(
           readStashCsv(
-            bentText(
-              writeStashCsv(STASH.items, ({ amount }) => amount),
-              TABLE_TOKENS,
+            encodedBy(
+              bentText(
+                writeStashCsv(STASH.items, ({ amount }) => amount),
+                TABLE_TOKENS,
+                chance,
+              ),
               chance,
             ),
             NOW,

@@ -1,5 +1,6 @@
 'use client';
 import { useState } from 'react';
+import { plainName } from '@/core/shared';
 import css from './fields.module.css';
 
 const MOST_NAME = 120;
@@ -19,7 +20,7 @@ export function NameInput({
 }) {
   const [draft, setDraft] = useState<string | null>(null);
   const commit = () => {
-    const next = draft?.trim().slice(0, MOST_NAME);
+    const next = draft === null ? '' : plainName(draft, MOST_NAME);
     if (next && next !== name) onCommit(next);
     setDraft(null);
   };
@@ -28,7 +29,6 @@ export function NameInput({
       className={css.nameInput}
       aria-label={label}
       value={draft ?? name}
-      maxLength={MOST_NAME}
       onChange={(event) => setDraft(event.target.value)}
       onBlur={commit}
       onKeyDown={(event) => {

@@ -1,7 +1,8 @@
 /** @jest-environment jsdom */
-import { render, screen } from '@testing-library/react';
+import { render, screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { LengthField } from './fields';
+import { Fields } from './worksheet';
 import { UnitsProvider } from './units-context';
 
 function shown(value: number | null, extra: { computed?: string; inch?: boolean } = {}) {
@@ -116,4 +117,31 @@ it('takes what another window changed on Escape', async () => {
   await userEvent.keyboard('{Enter}{Escape}');
   expect(input).toHaveProperty('value', '31 cm');
   expect(onCommit).not.toHaveBeenCalled();
+});
+
+it('commits once where Enter moves the focus on in the same breath, and leaving it on its heels', async () => {
+  const onCommit = jest.fn<void, [number | null]>();
+  render(
+    <UnitsProvider value="metric">
+      <Fields>
+        <LengthField label="Width" value={null} minMm={5} onCommit={onCommit} />
+        <LengthField label="Height" value={null} minMm={5} onCommit={jest.fn()} />
+      </Fields>
+    </UnitsProvider>,
+  );
+  await userEvent.type(screen.getByLabelText('Width'), '24 cm{Enter}');
+  expect(document.activeElement).toBe(screen.getByLabelText('Height'));
+  expect(onCommit.mock.calls).toEqual([[240]]);
+});
+
+it('what could not be kept stays in the field', async () => {
+  render(
+    <UnitsProvider value="metric">
+      <LengthField label="Width" value={200} minMm={5} onCommit={() => Promise.resolve(false)} />
+    </UnitsProvider>,
+  );
+  const input = screen.getByLabelText('Width');
+  await userEvent.clear(input);
+  await userEvent.type(input, '24 cm{Enter}');
+  await waitFor(() => expect(input).toHaveProperty('value', '24 cm'));
 });

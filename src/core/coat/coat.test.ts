@@ -112,7 +112,7 @@ describe('the order of laying', () => {
       schoolById('dry-and-rub'),
       s,
       { xMm: 50, yMm: 50 },
-      5,
+      { extendMm: 5, bedHours: 3 },
     ).map((step) => step.code);
   };
   it('coats what the binder wants coated, then lays', () => {
@@ -144,7 +144,9 @@ describe('the order of laying', () => {
   ] as const)('%s by %s on %s slides: %p', (binder, school, surface, slides) => {
     const [b, s] = [binderById(binder), surfaceById(surface)];
     const coat = coatAmount(input({ binder: b, ground: s }));
-    expect(layingSteps(coat, b, schoolById(school), s, { xMm: 0, yMm: 0 }, 5)).toContainEqual({ code: 'lay', slides });
+    expect(
+      layingSteps(coat, b, schoolById(school), s, { xMm: 0, yMm: 0 }, { extendMm: 5, bedHours: 3 }),
+    ).toContainEqual({ code: 'lay', slides });
   });
   it('has volumes that add up to what is poured', () => {
     for (const surface of SURFACES) {
@@ -155,7 +157,7 @@ describe('the order of laying', () => {
         schoolById('dry-and-rub'),
         surface,
         { xMm: 0, yMm: 0 },
-        5,
+        { extendMm: 5, bedHours: 3 },
       );
       const poured = steps.find((step) => step.code === 'pour');
       expect(poured && 'volumeMl' in poured && poured.volumeMl).toBeCloseTo(

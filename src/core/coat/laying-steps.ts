@@ -26,7 +26,7 @@ export function layingSteps(
   school: Pick<SchoolRecord, 'fixedOnceDown'>,
   surface: SurfaceRecord,
   print: { xMm: number; yMm: number },
-  extendMm: number,
+  { extendMm, bedHours }: { extendMm: number; bedHours: number },
 ): LayingStep[] {
   const paper = coat.faces.find((face) => face.face === 'paper');
   const blank = coat.faces.find((face) => face.face === 'surface');
@@ -36,9 +36,7 @@ export function layingSteps(
     { code: 'mark-placement', leftMm: print.xMm, topMm: print.yMm },
     surface.givesInMiddle ? { code: 'support-middle' } : null,
     surface.needsBarrier ? { code: 'barrier-inside' } : null,
-    coat.bed && binder.bedCoat
-      ? { code: 'bed-coat', volumeMl: coat.bed.volumeMl, dryHours: binder.bedCoat.dryHours }
-      : null,
+    coat.bed && binder.bedCoat ? { code: 'bed-coat', volumeMl: coat.bed.volumeMl, dryHours: bedHours } : null,
     { code: 'pour', volumeMl: coat.totalMl - (coat.bed?.volumeMl ?? 0) },
     blank
       ? {

@@ -27,6 +27,8 @@ export interface SealerRecord {
   touchHours: number;
   curedDays: { min: number; max: number };
   filmUm: number;
+  /** Below this it forms no film and does not harden, °C; null where nothing forms one. */
+  leastC: number | null;
   /** Nothing goes on. */
   bare: boolean;
   /** It is the binder itself, out of the same bottle. */
@@ -54,6 +56,7 @@ export const SEALERS: readonly SealerRecord[] = [
     touchHours: 4,
     curedDays: { min: 3, max: 21 },
     filmUm: 90,
+    leastC: 10,
     bare: false,
     isBinder: false,
     sprayed: false,
@@ -72,6 +75,7 @@ export const SEALERS: readonly SealerRecord[] = [
     touchHours: 4,
     curedDays: { min: 3, max: 3 },
     filmUm: 90,
+    leastC: 10,
     bare: false,
     isBinder: true,
     sprayed: false,
@@ -90,6 +94,7 @@ export const SEALERS: readonly SealerRecord[] = [
     touchHours: 24,
     curedDays: { min: 7, max: 21 },
     filmUm: 90,
+    leastC: 10,
     bare: false,
     isBinder: false,
     sprayed: false,
@@ -108,6 +113,7 @@ export const SEALERS: readonly SealerRecord[] = [
     touchHours: 24,
     curedDays: { min: 21, max: 21 },
     filmUm: 100,
+    leastC: 10,
     bare: false,
     isBinder: false,
     sprayed: false,
@@ -126,6 +132,7 @@ export const SEALERS: readonly SealerRecord[] = [
     touchHours: 6,
     curedDays: { min: 3, max: 3 },
     filmUm: 90,
+    leastC: 10,
     bare: false,
     isBinder: false,
     sprayed: false,
@@ -144,6 +151,7 @@ export const SEALERS: readonly SealerRecord[] = [
     touchHours: 2,
     curedDays: { min: 1, max: 2 },
     filmUm: 80,
+    leastC: 10,
     bare: false,
     isBinder: false,
     sprayed: true,
@@ -162,6 +170,7 @@ export const SEALERS: readonly SealerRecord[] = [
     touchHours: 2,
     curedDays: { min: 14, max: 28 },
     filmUm: 90,
+    leastC: 10,
     bare: false,
     isBinder: false,
     sprayed: false,
@@ -180,6 +189,7 @@ export const SEALERS: readonly SealerRecord[] = [
     touchHours: 1,
     curedDays: { min: 14, max: 28 },
     filmUm: 30,
+    leastC: 10,
     bare: false,
     isBinder: false,
     sprayed: false,
@@ -198,6 +208,7 @@ export const SEALERS: readonly SealerRecord[] = [
     touchHours: 0,
     curedDays: { min: 0, max: 0 },
     filmUm: 0,
+    leastC: null,
     bare: true,
     isBinder: false,
     sprayed: false,

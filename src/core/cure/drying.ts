@@ -5,6 +5,7 @@
  * cover factors judged from it. Where the air changes, a coat gathers drying at the rate of each moment: it is dry when
  * the integral of 1 ÷ factor reaches the label's hours.
  */
+import type { BinderRecord, Ground } from '@/core/craft';
 import { clamp, MS_PER_DAY, MS_PER_HOUR } from '@/core/shared';
 import type { AirCourse } from './course';
 import { REFERENCE_VPD_KPA, vapourPressureDeficitKpa, type Cover, type Room } from './vapour';
@@ -40,6 +41,13 @@ export function dryingFactor(filmShare: number, room: Room, surfaceFactor: numbe
   const total = clamp(product, LEAST_FACTOR, GREATEST_FACTOR);
   return { film, room: roomFactor, surface: surfaceFactor, air, cover, total, limited: total !== product };
 }
+
+/** A first coat that dries in open air on its ground before the one that takes the print, hours; 0 without one. */
+export const bedHours = (
+  { bedCoat }: Pick<BinderRecord, 'bedCoat'>,
+  room: Room,
+  ground: Pick<Ground, 'dryingFactor'>,
+): number => (bedCoat ? bedCoat.dryHours * dryingFactor(1, room, ground.dryingFactor).total : 0);
 
 /**
  * A coat's drying through time: how many of the label's hours it has gathered, and when it will have gathered so many.

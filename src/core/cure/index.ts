@@ -8,7 +8,7 @@ export {
   type Room,
 } from './vapour';
 export { airCourse, dayBetween, type AirCourse, type AirGap, type AirReading, type AirRecord } from './course';
-export { changingDrying, dryingFactor, gatheredLine, gatheredOver, type GatheredLine } from './drying';
+export { bedHours, changingDrying, dryingFactor, gatheredLine, gatheredOver, type GatheredLine } from './drying';
 export {
   COLDEST_FILM_C,
   DAMPEST_PERCENT,

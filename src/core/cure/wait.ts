@@ -116,7 +116,7 @@ export function cureWait({
     return { ...shared, earliestHours: floored(hoursFor(min)), likelyHours: safeHours, safeHours, rule: 'clock-floor' };
   if (school === 'clock')
     return { ...shared, earliestHours: safeHours, likelyHours: safeHours, safeHours, rule: 'clock' };
-  const soonest = ground.porous ? hoursFor(binder.signHours ?? min) * deeperBy(steady) : hoursFor(min);
+  const soonest = ground.porous ? hoursFor(binder.signHours ?? min) * deeperBy(factor) : hoursFor(min);
   return { ...shared, earliestHours: Math.min(soonest, likely), likelyHours: likely, safeHours, rule: 'sign' };
 }
 

@@ -9,14 +9,16 @@ import {
   binderFor,
   recipeStepOf,
   sealedGround,
+  sealerById,
   type BinderRecord,
   type PrintId,
   type SchoolRecord,
 } from '@/core/craft';
 import { coatAmount } from '@/core/coat';
-import { cureWait, plainWait } from '@/core/cure';
-import { rubPlan } from '@/core/rub';
-import { clamp } from '@/core/shared';
+import { bedHours, cureWait, plainWait } from '@/core/cure';
+import { rubPlan, type RubPlan } from '@/core/rub';
+import { defaultSealer, sealPlan, sealerAsBought } from '@/core/seal';
+import { clamp, sum } from '@/core/shared';
 import { DARK_GROUND_LIGHTNESS, STRONG_GRAIN_MM, conditionsFor, type ConditionCode } from './conditions';
 import type { LookWanted, MethodContext } from './context';
 import { keptToner } from './kept';
@@ -60,6 +62,8 @@ export interface Candidate {
 
 interface MethodFigures {
   waitHours: number;
+  /** Waits after it: between passes, after the last, of paint, and of the sealer until it is dry to the touch. */
+  finishHours: number;
   minutes: number;
   passes: number;
   kept: number;
@@ -115,7 +119,8 @@ function figuresOf(school: SchoolRecord, binder: BinderRecord, context: MethodCo
   const mediumMl = coatAmount({ places, binder, ground, filmUm: null, faces: null }).totalMl;
   const price = atHand.pricePerMl[binder.id];
   return {
-    waitHours: laidHours(school, binder, context) + (binder.bedCoat?.dryHours ?? 0),
+    waitHours: laidHours(school, binder, context) + bedHours(binder, room, ground),
+    finishHours: finishHours(school, binder, rub, context),
     minutes: rub.minutesTotal,
     passes: rub.passes.length,
     kept: keptToner(school, binder, context).share,
@@ -131,6 +136,23 @@ function laidHours(school: SchoolRecord, binder: BinderRecord, { ground, room, s
   if (wait.kind === 'none') return 0;
   if ('hours' in wait) return plainWait('open', wait.hours, room).likelyHours;
   return cureWait({ binder, ground, filmUm: null, room, school: rule, labelHours: null }).likelyHours;
+}
+
+const PAINT_DRIES_HOURS = 0.75;
+
+function finishHours(
+  school: SchoolRecord,
+  binder: BinderRecord,
+  { passes }: RubPlan,
+  { surface, use, room }: MethodContext,
+): number {
+  const dries = sum(passes.map(({ dryMinutes }) => dryMinutes / 60));
+  const sheen = school.glossClears ? 'gloss' : 'matte';
+  const { sealsItself } = school;
+  const id = defaultSealer({ use, sheen, binder, fabric: surface.class === 'fabric', sealsItself });
+  if (!id) return dries + PAINT_DRIES_HOURS;
+  const { coats, betweenHours, touchHours } = sealPlan(sealerAsBought(sealerById(id), binder), 0, room, null);
+  return dries + PAINT_DRIES_HOURS + (coats > 0 ? (coats - 1) * betweenHours + touchHours : 0);
 }
 
 function look({ school, context: { look: wanted } }: Judged): Reason[] {
@@ -199,14 +221,13 @@ function clarity({ figures: { kept }, context: { lettering } }: Judged): Reason[
   return [{ points, code: points >= 0 ? 'keeps-toner' : 'loses-toner', keptShare: kept, lettering }];
 }
 
-const SEAL_AND_FINISH_HOURS = 12;
 const HOURS_PER_DAY = 24;
 
-function time({ figures: { waitHours: hours }, context: { hoursLeft } }: Judged): Reason[] {
+function time({ figures: { waitHours: hours, finishHours: rest, minutes }, context: { hoursLeft } }: Judged): Reason[] {
   if (hours === 0) return [{ points: 4, code: 'no-waiting' }];
   const unhurried = Math.round(4 - hours / 6);
   if (hoursLeft === null) return [{ points: unhurried, code: 'ready-after', hours }];
-  if (hours + SEAL_AND_FINISH_HOURS > hoursLeft) return [{ points: -20, code: 'too-late', hours }];
+  if (hours + rest + minutes / 60 > hoursLeft) return [{ points: -20, code: 'too-late', hours }];
   const hurried = hoursLeft < 3 * HOURS_PER_DAY;
   return [{ points: hurried ? Math.round(10 - hours / 4) : unhurried, code: 'ready-in-time', hours }];
 }

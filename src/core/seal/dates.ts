@@ -44,9 +44,11 @@ export function sealDates({ plan, coatsAt, plannedAt = [], firstAt, use, launder
   const last = coats.at(-1);
   if (last === undefined) return [];
   const { touchAt, lightUseAt, fullCureAt } = afterLastCoat(plan, last);
+  const coatDates = coats.map((at, index): SealDate => ({ code: 'coat', number: index + 1, at }));
+  if (touchAt === null || lightUseAt === null || fullCureAt === null) return coatDates;
   const worn = use === 'table-top' || use === 'handled';
   const dates = [
-    ...coats.map((at, index): SealDate => ({ code: 'coat', number: index + 1, at })),
+    ...coatDates,
     date('touch', touchAt),
     ...(use === 'wall' || use === 'sunlit-wall'
       ? [date('hang', Math.max(touchAt, last + HANG_HOURS * MS_PER_HOUR))]

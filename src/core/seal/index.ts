@@ -3,6 +3,7 @@ export {
   defaultSealer,
   sealClock,
   sealPlan,
+  sealerAsBought,
   sealerChoices,
   type SealClock,
   type SealContext,

@@ -1,6 +1,7 @@
 /**
- * Which sealers suit a use and a sheen, and what they ask: coats, ml, hours. Between-coat hours follow the room by the
- * same drying factor as the binder; label cure days are never shortened. Source: bench practice; the label overrules.
+ * Which sealers suit a use and a sheen, and what they ask: coats, ml, hours. Hours between coats and the days after the
+ * last follow the room by the same drying factor as the binder, and are never shorter than the label's; below the
+ * sealer's least temperature nothing hardens, and no day is told. Source: bench practice; the label overrules.
  */
 import { SEALERS, type BinderRecord, type SealerId, type SealerRecord, type SheenId, type UseId } from '@/core/craft';
 import { MS_PER_DAY, MS_PER_HOUR } from '@/core/shared';
@@ -88,6 +89,8 @@ export interface SealPlan {
   touchHours: number;
   lightUseDays: number;
   fullCureDays: number;
+  /** The room is below the sealer's least temperature: it does not harden there. */
+  tooCold: boolean;
   bottleCoversM2: number;
 }
 
@@ -105,8 +108,9 @@ export function sealPlan(sealer: SealerRecord, areaMm2: number, room: Room, coat
     totalMl: volumeMlPerCoat * count,
     betweenHours: sealer.betweenHours.max * factor,
     touchHours: sealer.touchHours * factor,
-    lightUseDays: sealer.curedDays.min,
-    fullCureDays: sealer.curedDays.max,
+    lightUseDays: sealer.curedDays.min * factor,
+    fullCureDays: sealer.curedDays.max * factor,
+    tooCold: sealer.leastC !== null && room.temperatureC < sealer.leastC,
     bottleCoversM2: sealer.filmUm === 0 ? 0 : 1000 / (sealer.filmUm * (1 + LOSS_SHARE)),
   };
 }
@@ -132,12 +136,29 @@ export function sealClock(plan: SealPlan, coatsAt: readonly number[]): SealClock
   };
 }
 
-/** When it is dry to the touch, carries light use, and is hard. */
-export const afterLastCoat = ({ touchHours, lightUseDays, fullCureDays }: SealPlan, lastAt: number) => ({
-  touchAt: lastAt + touchHours * MS_PER_HOUR,
-  lightUseAt: lastAt + lightUseDays * MS_PER_DAY,
-  fullCureAt: lastAt + fullCureDays * MS_PER_DAY,
-});
+/** When it is dry to the touch, carries light use, and is hard; null where it does not harden. */
+export function afterLastCoat(
+  { touchHours, lightUseDays, fullCureDays, tooCold }: SealPlan,
+  lastAt: number,
+): Pick<SealClock, 'touchAt' | 'lightUseAt' | 'fullCureAt'> {
+  if (tooCold) return { touchAt: null, lightUseAt: null, fullCureAt: null };
+  return {
+    touchAt: lastAt + touchHours * MS_PER_HOUR,
+    lightUseAt: lastAt + lightUseDays * MS_PER_DAY,
+    fullCureAt: lastAt + fullCureDays * MS_PER_DAY,
+  };
+}
+
+/**
+ * The sealer as it is bought: the binder's own bottle cures as that bottle does, where it is a sealer too, and stands
+ * among them under its one id.
+ */
+export function sealerAsBought(sealer: SealerRecord, binder: BinderRecord | null): SealerRecord {
+  const bottle = sealer.isBinder ? SEALERS.find(({ id }) => id === binder?.id) : undefined;
+  if (!bottle) return sealer;
+  const { betweenHours, touchHours, curedDays, filmUm, leastC } = bottle;
+  return { ...sealer, betweenHours, touchHours, curedDays, filmUm, leastC };
+}
 
 export const defaultSealer = (context: SealContext): SealerId | null =>
   sealerChoices(context).find((choice) => choice.suits)?.sealer.id ?? null;

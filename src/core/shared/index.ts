@@ -10,3 +10,4 @@ export { clamp, sum } from './numbers';
 export { letterShare, shareLetter } from './share-letters';
 export { MS_PER_DAY, MS_PER_HOUR, MS_PER_MINUTE } from './time';
 export { NoiseSampler, latticeHash, layeredNoise, valueNoise } from './noise';
+export { plainName, plainText, shortened } from './plain-text';

@@ -1,7 +1,7 @@
 import type { AtHand } from '@/core/at-hand';
 import { airCourse, saturationPressureKpa, type AirCourse, type Room } from '@/core/cure';
-import { MS_PER_DAY } from '@/core/shared';
-import type { RoomThrough } from './answers';
+import { MS_PER_DAY, clamp } from '@/core/shared';
+import type { LayAnswer, RoomThrough } from './answers';
 import type { Job } from './job';
 
 /** How long a room is followed ahead. */
@@ -38,6 +38,16 @@ const steadyThrough = (room: Room, startAt: number): RoomThrough => ({
   course: airCourse({ readings: [], profile: null }, room, { fromAt: startAt, untilAt: startAt + MS_PER_DAY }),
   startAt,
 });
+
+/** The room that days are reckoned with: as typed, or the mean of its course where that is followed. */
+export function airOf({ room, through }: LayAnswer): Room {
+  if (!through) return room;
+  const { temperatureC, vpdKpa } = through.course;
+  const mean = (values: Float64Array) => values.reduce((total, value) => total + value, 0) / values.length;
+  const celsius = mean(temperatureC);
+  const humidity = 100 * (1 - mean(vpdKpa) / saturationPressureKpa(celsius));
+  return { ...room, temperatureC: celsius, humidityPercent: clamp(humidity, 0, 100) };
+}
 
 /** The room as it is at the start of its course. */
 export function airAtStart(course: AirCourse, room: Room): Room {

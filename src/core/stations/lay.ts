@@ -9,7 +9,7 @@ import {
   type SchoolRecord,
   type SurfaceRecord,
 } from '@/core/craft';
-import { dryingFactor, type Room } from '@/core/cure';
+import { bedHours, type Room } from '@/core/cure';
 import { airAtStart, roomThrough, typedRoom } from './air';
 import type { LayPlan, PiecePlan, PrintPlan } from './answers';
 import { cureStepWait } from './cure-wait';
@@ -83,7 +83,7 @@ function steps(_: Job, plan: PiecePlan): StationStep[] {
             step: { kind: 'bed' },
             title: { code: 'bed' },
             minutes: handsMinutes(bedStep.hands, laying.coat.bed?.areaMm2 ?? print.areaMm2),
-            wait: clockWait(binder.bedCoat.dryHours * dryingFactor(1, room, ground.dryingFactor).total),
+            wait: clockWait(bedHours(binder, room, ground)),
           },
         ]
       : [];
@@ -114,7 +114,10 @@ function planLaying(job: Job, { surface, ground, print, binder, school, room }: 
   const coat = coatAmount({ places: print.coat, binder, ground, filmUm, faces });
   return {
     coat,
-    steps: layingSteps(coat, binder, school, surface, print.rect, extendMm),
+    steps: layingSteps(coat, binder, school, surface, print.rect, {
+      extendMm,
+      bedHours: bedHours(binder, room, ground),
+    }),
     filmUm: filmUm ?? nominalFilmUm(binder),
     room,
     openMinutes: openMinutes(binder, room),

@@ -1,5 +1,6 @@
 import { hands, handsMinutes, sealerById, type CautionId } from '@/core/craft';
-import { defaultSealer, sealClock, sealPlan, sealerChoices } from '@/core/seal';
+import { defaultSealer, sealClock, sealPlan, sealerAsBought, sealerChoices } from '@/core/seal';
+import { airOf } from './air';
 import type { PiecePlan } from './answers';
 import type { Job } from './job';
 import { lacksBlank } from './lacking';
@@ -25,13 +26,16 @@ export const seal: Station<'seal', 'surface' | 'method' | 'lay'> = {
   id: 'seal',
   answer: (
     { job: { seal: choice } },
-    { surface: { record, blank, faceMm2 }, method: { binder, school, sheen }, lay: { room } },
+    { surface: { record, blank, faceMm2 }, method: { binder, school, sheen }, lay },
   ) => {
     const fabric = record?.class === 'fabric';
     const wanted = { use: choice.use, sheen, binder, fabric, sealsItself: school?.sealsItself ?? false };
     const sealer = choice.sealer ?? defaultSealer(wanted);
     const least = school?.glossClears ? CLEARING_COATS : 0;
-    const sealing = sealer && blank ? sealPlan(sealerById(sealer), faceMm2, room, choice.coats, least) : null;
+    const sealing =
+      sealer && blank
+        ? sealPlan(sealerAsBought(sealerById(sealer), binder), faceMm2, airOf(lay), choice.coats, least)
+        : null;
     return {
       choices: sealerChoices(wanted),
       sealing,

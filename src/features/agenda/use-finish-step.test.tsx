@@ -139,3 +139,37 @@ it('one sitting of a long step leaves its rest in the plan; undo takes the sitti
     expect(await result.current.sitting({ ...entry, sitting: null })).toBe(false);
   });
 });
+
+it('many at once are all marked or none: one that was changed elsewhere leaves the others as they were', async () => {
+  const result = await hooks();
+  const [a, b] = [await stored('a'), await stored('b')];
+  await database().pieces.update('b', { 'sheet.printedAt': NOW - 5, revision: b.revision + 1 });
+  await act(async () => {
+    const all = [toFinish(a, 'print'), toFinish(b, 'print')];
+    expect(await result.current.finish(all, { minutes: null })).toBe(false);
+  });
+  expect((await stored('a')).sheet.printedAt).toBeNull();
+  expect(await database().history.count()).toBe(0);
+  expect(mockSaid).toEqual([]);
+});
+
+it('pressed twice in a breath they are done once, and one undo takes all of it back', async () => {
+  const result = await hooks();
+  const all = [toFinish(await stored('a'), 'print'), toFinish(await stored('b'), 'print')];
+  await act(async () => {
+    const [first, second] = [
+      result.current.finish(all, { minutes: null, at: NOW }),
+      result.current.finish(all, { minutes: null, at: NOW + 1 }),
+    ];
+    expect(await first).toBe(true);
+    expect(await second).toBe(true);
+  });
+  for (const id of ['a', 'b']) {
+    expect((await stored(id)).sheet.printedAt).toBe(NOW);
+    expect((await stored(id)).work.done).toHaveLength(1);
+  }
+  expect(mockSaid).toHaveLength(1);
+  act(() => mockSaid[0].action!.run());
+  await waitFor(async () => expect((await stored('b')).sheet.printedAt).toBeNull());
+  expect((await stored('a')).sheet.printedAt).toBeNull();
+});

@@ -1,11 +1,11 @@
 'use client';
 import { useLiveQuery } from 'dexie-react-hooks';
-import { useCallback, useMemo } from 'react';
+import { useCallback, useMemo, useRef } from 'react';
 import { applyPatch, type PiecePlan, stepKey } from '@/core/stations';
 import { stepOfPart } from '@/core/schedule';
 import { completeStep, type RunStep } from '@/core/plan';
 import { readPiece, type Agenda, type Piece } from '@/records';
-import { database, savePiece } from '@/storage';
+import { database, savePieces } from '@/storage';
 import { useNotice, useReport } from '@/features/shell';
 import { useUndoSteps } from '@/features/shell/use-undo-steps';
 import { useStash } from '@/features/at-hand';
@@ -85,7 +85,17 @@ export interface StepToFinish {
   step: RunStep;
 }
 
-/** Marks steps done from anywhere: the pieces' records, the stash and the plan follow; undo takes all of it back. */
+/** Those of some steps that were not marked done meanwhile, by a press before this one or in another window. */
+async function stillOpen(all: readonly StepToFinish[]): Promise<StepToFinish[]> {
+  const stored = await database().pieces.bulkGet(all.map(({ piece }) => piece.id));
+  const doneAt = ({ work }: Pick<Piece, 'work'>, step: RunStep) => work.done.find((done) => done.step === step.id)?.at;
+  return all.filter(({ piece, step }, index) => {
+    const now = stored[index];
+    return !now || doneAt(now, step) === doneAt(piece, step);
+  });
+}
+
+/** Marks steps done from anywhere, all or none: the pieces' records, the stash and the plan follow; undo takes all of it back. */
 export function useFinishSteps() {
   const clock = useClock();
   const notice = useNotice();
@@ -94,33 +104,30 @@ export function useFinishSteps() {
   const users = useStashUsers();
   const undo = useUndoSteps();
   const agenda = useAgenda();
-  return useCallback(
+  /** One press after the other: what is pressed twice is done once. */
+  const queue = useRef<Promise<unknown>>(Promise.resolve());
+  const finishNow = useCallback(
     async (all: readonly StepToFinish[], { minutes, at = clock(), early = false }: Finished) => {
-      const done: { piece: Piece; step: RunStep; mark: number }[] = [];
-      let isWhole = true;
+      const open = await stillOpen(all);
+      if (open.length === 0) return all.length > 0;
       // What the first takes out of the stash is gone for the next.
       let using = users;
-      for (const { piece, job, plan, step } of all) {
+      const saves = open.map(({ piece, job, plan, step }) => {
         const patch = completeStep(job, step, at, minutes, drawsFor(step.step, job, plan, stash, using), early);
         // A method that was only assumed becomes the piece's own once its steps are done.
         const method =
           job.method.binder !== piece.method.binder || job.method.school !== piece.method.school
             ? { method: { school: job.method.school, binder: job.method.binder } }
             : {};
-        const saved = await savePiece(database(), {
-          base: piece,
-          mine: applyPatch(piece, { ...patch, ...method }),
-          label: lowerFirst(stepTitle(step.title)),
-          now: clock(),
-        });
-        report(saved);
-        isWhole = saved.ok;
-        if (!saved.ok) break;
-        done.push({ piece, step, mark: saved.value.revision });
-        using = [...using.filter(({ id }) => id !== piece.id), saved.value];
-      }
+        const mine = applyPatch(piece, { ...patch, ...method });
+        using = [...using.filter(({ id }) => id !== piece.id), mine];
+        return { base: piece, mine, label: lowerFirst(stepTitle(step.title)), now: clock() };
+      });
+      const saved = await savePieces(database(), saves);
+      if (!report(saved) || !saved.ok) return false;
+      const done = open.map(({ piece, step }, index) => ({ piece, step, mark: saved.value[index]?.revision ?? 0 }));
       const [first] = done;
-      if (!first) return false;
+      if (!first) return true;
       const keys = done.map(({ piece, step }) => stepKey(piece.id, step.id));
       await agenda?.change((now) => keys.reduce((rest, key) => ({ ...rest, ...withoutStep(rest, key) }), now), {
         remembered: false,
@@ -134,9 +141,17 @@ export function useFinishSteps() {
           run: () => void undo(done.map(({ piece, mark }) => ({ id: piece.id, mark }))),
         },
       });
-      return isWhole;
+      return true;
     },
     [clock, notice, report, stash, users, undo, agenda],
+  );
+  return useCallback(
+    (all: readonly StepToFinish[], finished: Finished): Promise<boolean> => {
+      const turn = queue.current.then(() => finishNow(all, finished));
+      queue.current = turn.catch(() => undefined);
+      return turn;
+    },
+    [finishNow],
   );
 }
 

@@ -42,7 +42,7 @@ export function SetDialog({ piece, onClose }: { piece: Piece; onClose: () => voi
     if (!table) return notice({ text: say`Choose the table (CSV), and its pictures with it.`, tone: 'error' });
     setBusy(true);
     const { readSetCsv } = await import('@/storage/set-csv');
-    const found = readSetCsv(await table.text());
+    const found = readSetCsv(new Uint8Array(await table.arrayBuffer()));
     if (report(found) && found.ok) setRead(await withPictures(found.value, files));
     setBusy(false);
   };
@@ -71,7 +71,7 @@ export function SetDialog({ piece, onClose }: { piece: Piece; onClose: () => voi
       }
       rows.push(row);
     }
-    return { rows, faults: faults.sort((a, b) => a.line - b.line), pictures };
+    return { encoding: table.encoding, rows, faults: faults.sort((a, b) => a.line - b.line), pictures };
   };
 
   const make = async () => {
@@ -124,6 +124,9 @@ export function SetDialog({ piece, onClose }: { piece: Piece; onClose: () => voi
         {read ? (
           <>
             <p>{say`${read.rows.map(({ name }) => name).join(', ')}${read.rows.length > 0 && '.'} Nothing is made yet.`}</p>
+            {read.encoding === 'windows-1252' && (
+              <p>{say`It is written in an older way (Windows-1252): look whether all letters are right.`}</p>
+            )}
             {read.faults.length > 0 && (
               <ul className={css.faults}>
                 {read.faults.map(({ line, reason }) => (

@@ -19,6 +19,7 @@ import { say } from '@/words/say';
  */
 export function StepDone({
   step,
+  from = step,
   label,
   minutes = null,
   testId,
@@ -26,6 +27,8 @@ export function StepDone({
   children,
 }: {
   step: StepId;
+  /** The first of several that it ends at once: what that waits for is waited for. */
+  from?: StepId;
   /** What the change is called for undo. */
   label: string;
   /** Measured; null where nobody did. */
@@ -39,7 +42,7 @@ export function StepDone({
   const steps = useStepDone();
   const clock = useClock();
   const [asking, setAsking] = useState(false);
-  const pending = steps.pendingOf(step);
+  const pending = steps.pendingOf(from);
   const finish = (hoursAgo: number) => {
     setAsking(false);
     steps.done(step, label, hoursAgo === 0 ? { minutes } : { at: clock() - hoursAgo * MS_PER_HOUR });

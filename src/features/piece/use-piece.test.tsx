@@ -5,9 +5,11 @@ import { useLayoutEffect } from 'react';
 import { addPieces, database, savePiece } from '@/storage';
 import { NOW, readyPiece, storedPicture } from '@/testing/builders';
 import { fullDisk } from '@/testing/full-disk';
+import { setUnkept, unkeptOf } from '@/features/shell/not-kept';
 import { usePiece, type PieceAccess } from './use-piece';
 
 beforeEach(async () => {
+  setUnkept('piece-1', null);
   await database().delete();
   await database().open();
   await addPieces(database(), [readyPiece()], []);
@@ -216,4 +218,58 @@ it('takes back one after the other what was done in a breath', async () => {
   await saved();
   await waitFor(() => expect(access().history).toEqual({ undo: null, redo: 'width' }));
   expect((await onDisk()).surface).toEqual(readyPiece().surface);
+});
+
+it('no later success answers a clash: an empty second save, another field, or a clash about something else', async () => {
+  const { access, saved } = await opened();
+  const base = await onDisk();
+  await act(async () => {
+    const mine = { ...base, surface: { ...base.surface, widthMm: 310, heightMm: 410 } };
+    const other = savePiece(database(), { base, mine, label: 'both', now: NOW });
+    access().change('surface', { widthMm: 300 }, 'width');
+    // Enter moved the focus on, and leaving the field says the same once more.
+    access().change('surface', { widthMm: 300 }, 'width');
+    access().change('surface', { heightMm: 400 }, 'height');
+    access().change('keep', { notes: 'kept' }, 'notes');
+    await other;
+  });
+  await saved();
+  await waitFor(() => expect(access().trouble?.change.label).toBe('width'));
+  expect((await onDisk()).keep.notes).toBe('kept');
+  act(() => access().settle('mine'));
+  await saved();
+  await waitFor(() => expect(access().trouble?.change.label).toBe('height'));
+  act(() => access().settle('theirs'));
+  await waitFor(() => expect(access().trouble).toBeNull());
+  expect((await onDisk()).surface).toMatchObject({ widthMm: 300, heightMm: 410 });
+});
+
+it('what changes nothing is no change: one undo takes back one change', async () => {
+  const { access, saved } = await opened();
+  act(() => {
+    access().change('surface', { widthMm: 300 }, 'width');
+    access().change('surface', { widthMm: 300 }, 'width');
+  });
+  await saved();
+  expect((await onDisk()).revision).toBe(2);
+  await waitFor(() => expect(access().history.undo).toBe('width'));
+  act(() => access().undo());
+  await waitFor(() => expect(access().piece.surface.widthMm).toBe(240));
+});
+
+it('a change that could not be kept waits for whoever comes back to the piece', async () => {
+  const { result, unmount } = renderHook(() => usePiece('piece-1'));
+  await waitFor(() => expect(result.current.state).toBe('open'));
+  fullDisk();
+  act(() => {
+    if (result.current.state === 'open') result.current.access.change('surface', { widthMm: 300 }, 'width');
+  });
+  await waitFor(() => expect(unkeptOf('piece-1')?.label).toBe('width'));
+  unmount();
+  const { access } = await opened();
+  expect(access().piece.surface.widthMm).toBe(300);
+  jest.restoreAllMocks();
+  act(() => access().retry?.());
+  await waitFor(async () => expect((await onDisk()).surface.widthMm).toBe(300));
+  expect(unkeptOf('piece-1')).toBeNull();
 });

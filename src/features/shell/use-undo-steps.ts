@@ -1,6 +1,6 @@
 'use client';
 import { useCallback } from 'react';
-import { database, stepHistory } from '@/storage';
+import { database, undoTogether } from '@/storage';
 import { useClock } from '@/ui';
 import { useReport } from './use-report';
 
@@ -10,13 +10,13 @@ export interface UndoMark {
   mark: number;
 }
 
-/** Takes back one step of each of several pieces, one after the other; what was not taken back is said. */
+/** Takes back one step of each of several pieces, all or none; what was not taken back is said. */
 export function useUndoSteps(): (steps: readonly UndoMark[]) => Promise<void> {
   const clock = useClock();
   const report = useReport();
   return useCallback(
     async (steps) => {
-      for (const { id, mark } of steps) report(await stepHistory(database(), id, 'undo', { mark, now: clock() }));
+      report(await undoTogether(database(), steps, clock()));
     },
     [clock, report],
   );

@@ -9,7 +9,7 @@ import { useStash } from '@/features/at-hand';
 import { UndoOf } from '@/features/kept/undo-of';
 import { saveFile } from '@/features/sheets/save-file';
 import { ITEM_KINDS, newItem, type StashItem } from '@/records';
-import { leftOf, type StashCsv } from '@/storage';
+import { leftOf, type DecimalSign, type StashCsv } from '@/storage';
 import { Place, Answer, FileButton, Note, Part, useClock, useUnits } from '@/ui';
 import { ItemTable } from './item-table';
 import { KIND_NAMES } from './kinds';
@@ -31,7 +31,7 @@ export function StashPage() {
   const report = useReport();
   const units = useUnits();
   const [edited, setEdited] = useState<StashItem | null>(null);
-  const [csv, setCsv] = useState<StashCsv | null>(null);
+  const [csv, setCsv] = useState<{ file: File; table: StashCsv } | null>(null);
   const inPlan = schedule?.pieces;
   const needs = useMemo(() => (inPlan ? needsOf(inPlan, stash, users) : []), [inPlan, stash, users]);
   const lacking = needs.filter(({ lacking: amount }) => amount > 0);
@@ -46,11 +46,11 @@ export function StashPage() {
   const closeIfKept = (kept: boolean) => {
     if (kept) setEdited(null);
   };
-  const readCsv = async (file: File) => {
+  const readCsv = async (file: File, sign: DecimalSign | null = null) => {
     const { stashTableOf } = await import('@/workers/reading/client');
-    const read = await stashTableOf(await file.text(), clock(), newId());
+    const read = await stashTableOf(new Uint8Array(await file.arrayBuffer()), clock(), newId(), sign);
     report(read);
-    if (read.ok) setCsv(read.value);
+    if (read.ok) setCsv({ file, table: read.value });
   };
   const saveCsv = async () => {
     const { writeStashCsv } = await import('@/storage/stash-csv');
@@ -128,7 +128,15 @@ export function StashPage() {
           onClose={() => setEdited(null)}
         />
       )}
-      {csv && <CsvDialog csv={csv} known={stash.items} onTake={() => void takeCsv(csv)} onClose={() => setCsv(null)} />}
+      {csv && (
+        <CsvDialog
+          csv={csv.table}
+          known={stash.items}
+          onSign={(sign) => void readCsv(csv.file, sign)}
+          onTake={() => void takeCsv(csv.table)}
+          onClose={() => setCsv(null)}
+        />
+      )}
     </Place>
   );
 

@@ -1,3 +1,4 @@
+import { shortened } from '@/core/shared';
 import { stillPrepared } from '@/core/stations';
 import { newPiece, type Piece } from './piece';
 
@@ -100,6 +101,6 @@ export function nameLike(name: string, taken: readonly string[]): string {
 /** The name with a number behind it, shortened where it would be too long. */
 export function numberedName(name: string, number: number): string {
   const tail = ` ${number}`;
-  return `${name.slice(0, MOST_NAME - tail.length)}${tail}`;
+  return `${shortened(name, MOST_NAME - tail.length)}${tail}`;
 }
 const MOST_NAME = 120;

@@ -2,7 +2,7 @@ import { wrap, type Remote } from 'comlink';
 import { fail, type Result } from '@/core/shared';
 import type { OutlineCode, SvgOutline } from '@/core/shape';
 import type { BusyCode, BusyTime, CsvCode } from '@/records';
-import type { StashCsv } from '@/storage';
+import type { DecimalSign, StashCsv } from '@/storage';
 import { startWorker } from '../running';
 import type { ReadingJob } from './protocol';
 
@@ -32,9 +32,12 @@ export const busyTimesOf = (text: string, fromAt: number, untilAt: number) =>
     slow: 'calendar-too-slow',
   });
 
-/** Items of a table. @param idSeed what the ids of new items begin with */
-export const stashTableOf = (text: string, now: number, idSeed: string) =>
-  within<StashCsv, CsvCode>((job) => job.stash(text, now, idSeed), { broken: 'csv-no-header', slow: 'csv-too-slow' });
+/** Items of a table. @param idSeed what the ids of new items begin with; @param sign the decimal sign, where it was said */
+export const stashTableOf = (bytes: Uint8Array, now: number, idSeed: string, sign: DecimalSign | null) =>
+  within<StashCsv, CsvCode>((job) => job.stash(bytes, now, idSeed, sign), {
+    broken: 'csv-no-header',
+    slow: 'csv-too-slow',
+  });
 
 /** The outline of a drawing. */
 export const outlineOf = (text: string) =>

@@ -4,6 +4,7 @@ import { StationCautions, StationTools } from '../station-cautions';
 import { REPAIR_WORDS, counted } from '@/words';
 import { sum } from '@/core/shared';
 import type { Repair } from '@/core/mend';
+import { runSteps } from '@/core/plan';
 import { passDryAt } from '@/core/stations';
 import { lightnessOf } from '@/core/colour';
 import { stageOptics } from '@/core/render';
@@ -42,6 +43,7 @@ export function MendStation() {
   const ifSeen = plan.mend.repairs.filter(({ when }) => when === 'if-seen' || when === 'if-liked');
   const left = expected.filter((repair) => !done.has(repair.id));
   const finished = piece.mend.finishedAt !== null;
+  const firstOpen = runSteps(piece, plan).find(({ station, doneAt }) => station === 'mend' && doneAt === null);
   const dryAt = passDryAt(piece, plan);
   /** Paper is rubbed off it, so that haze and loss can be seen. */
   const read = useHoles();
@@ -90,6 +92,7 @@ export function MendStation() {
         ) : (
           <StepDone
             step={{ kind: 'mend', part: 'finish' }}
+            from={firstOpen?.step ?? { kind: 'mend', part: 'finish' }}
             label={say`mended`}
             testId="mended"
           >{say`Mended: nothing more to do`}</StepDone>

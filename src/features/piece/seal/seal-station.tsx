@@ -83,10 +83,10 @@ export function SealStation() {
     });
     reasons.push({ figure: formatDuration(planned.betweenHours), text: say`between coats in this room` });
     reasons.push({
-      figure: say`${planned.fullCureDays} days`,
+      figure: say`${Math.ceil(planned.fullCureDays)} days`,
       text:
         planned.lightUseDays < planned.fullCureDays
-          ? say`until it is fully hard; light use after ${planned.lightUseDays}`
+          ? say`until it is fully hard; light use after ${Math.ceil(planned.lightUseDays)}`
           : say`until it is fully hard`,
     });
     reasons.push({ figure: SHEEN_WORDS[plan.method.sheen].inText, text: SHEEN_WORDS[plan.method.sheen].effect });
@@ -111,7 +111,7 @@ export function SealStation() {
           >{say`Coat ${coatsOn + 1} of ${planned.coats} is on`}</StepDone>
         ))
       }
-      answer={<Answer>{answer()}</Answer>}
+      answer={<Answer stop={(planned?.tooCold ?? false) && !bare}>{answer()}</Answer>}
       onward={<NextLink station="keep" quiet={!sealed} />}
       specimen={
         <LandingDrawing
@@ -214,6 +214,8 @@ export function SealStation() {
         : say`The sealer follows from the blank, the use and the sheen.`;
     if (bare && plan.method.school?.sealsItself) return say`No sealer: the decal lies under its own tape.`;
     if (bare) return sealed ? say`Left unsealed, as it should be.` : say`No sealer needed here.`;
+    if (planned.tooCold && !bare)
+      return say`Too cold to seal: below ${units.temperature(planned.sealer.leastC ?? 0)} it does not harden. Warm the room first.`;
     if (sealed && times?.fullCureAt)
       return say`Sealed. Light use ${dayName(times.lightUseAt ?? times.fullCureAt, now)}, fully hard ${dayName(times.fullCureAt, now)}.`;
     if (times?.nextCoatAt)
