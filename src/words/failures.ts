@@ -170,6 +170,10 @@ const SENTENCES: Readonly<Record<FailureCode, Sentence>> = {
   'shop-too-many-pages': ({ most, pages }) =>
     say`The copy shop takes up to ${most} pages at a time; these are ${pages}.`,
   'shop-too-slow': () => say`The copy shop’s machine gave up on this page: it takes too long to draw. Make it simpler.`,
+  'shop-busy': () => say`The copy shop has as much waiting as it can take. Try again in a minute.`,
+  'shop-left': () => say`The order was given up before it was done.`,
+  'shop-not-own': () => say`The copy shop takes orders from Fobbet’s own pages only.`,
+  'shop-no-pages': () => say`This PDF has no pages: there is nothing to print.`,
   'shop-page-size': ({ widthMm, heightMm }, units) =>
     say`The copy shop has no paper of ${units.size(figure(widthMm), figure(heightMm))}. Choose Letter, Legal, Tabloid, A4 or A3.`,
   'shop-copies': ({ most }) => say`The copy shop makes 1 to ${most} copies.`,

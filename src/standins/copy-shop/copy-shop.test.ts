@@ -35,6 +35,7 @@ describe('the copy shop', () => {
   });
   it.each<[string, number, Partial<ShopOptions>, { widthMm: number; heightMm: number }, number]>([
     ['shop-copies', 1, { copies: 0 }, A4, 1],
+    ['shop-no-pages', 0, {}, A4, 1],
     ['shop-too-many-pages', 31, { copies: 2 }, A4, 1],
     ['shop-page-size', 1, {}, { widthMm: 330, heightMm: 480 }, 1],
     ['shop-liner', 1, { paper: 'liner' }, A4, 1],

@@ -59,6 +59,7 @@ export function quote(
   now: number,
 ): Result<ShopQuote, ShopCode> {
   if (job.bytes > MOST_BYTES) return fail('shop-too-large', `expected at most ${MOST_BYTES} bytes, got ${job.bytes}`);
+  if (job.pages.length === 0) return fail('shop-no-pages', 'expected a page, got none');
   if (!Number.isInteger(copies) || copies < 1 || copies > MOST_COPIES)
     return fail('shop-copies', `expected 1–${MOST_COPIES} copies, got ${copies}`, { values: { most: MOST_COPIES } });
   if (job.pages.length * copies > MOST_PAGES)

@@ -1,8 +1,9 @@
 import Joi from 'joi';
-import { fail, ok, type Result } from '@/core/shared';
+import { fail, ok, type Failure, type Result } from '@/core/shared';
 import type { ShopCode } from '@/records';
 import { LATEST_INSTANT_MS } from '@/records/fields';
 import { MOST_BYTES, type ShopOptions } from './machine';
+import { takenIn } from './thread';
 
 export interface ShopRequest extends ShopOptions {
   pdf: Uint8Array;
@@ -55,4 +56,45 @@ export async function readRequest(request: Request): Promise<Result<ShopRequest,
     : ok({ ...(checked.value as Omit<ShopRequest, 'pdf'>), pdf: new Uint8Array(await file.arrayBuffer()) });
 }
 
-export const refused = (error: unknown): Response => Response.json({ error }, { status: 422 });
+const COME_BACK_SECONDS = 20;
+const STATUS: Partial<Record<ShopCode, number>> = { 'shop-busy': 503, 'shop-not-own': 403, 'shop-left': 499 };
+
+export const refused = (error: Failure<ShopCode>): Response =>
+  Response.json(
+    { error },
+    {
+      status: STATUS[error.code] ?? 422,
+      headers: error.code === 'shop-busy' ? { 'retry-after': String(COME_BACK_SECONDS) } : {},
+    },
+  );
+
+const LOOPBACK = /^(localhost|127\.\d+\.\d+\.\d+|\[::1\])(:\d+)?$/i;
+
+/**
+ * Whether a request comes from a page of this very server: no page of another site, and none under a name that somebody
+ * pointed at this machine, has it do work. @param open whether the home was let in: then any host name of its may be
+ */
+export function isOwn({ headers }: Pick<Request, 'headers'>, open = Boolean(process.env.HOST)): boolean {
+  const [host, origin, site] = ['host', 'origin', 'sec-fetch-site'].map((name) => headers.get(name));
+  if (!open && host && !LOOPBACK.test(host)) return false;
+  if (site && site !== 'same-origin' && site !== 'none') return false;
+  if (!origin) return true;
+  try {
+    return new URL(origin).host === host;
+  } catch {
+    return false;
+  }
+}
+
+/** What is done with an order: from an own page only, and where there is room for it. */
+export async function served(
+  request: Request,
+  serve: (order: ShopRequest) => Promise<Result<Response, ShopCode>>,
+): Promise<Response> {
+  if (!isOwn(request)) return refused({ code: 'shop-not-own', message: 'expected a page of this server' });
+  const answer = await takenIn(async (): Promise<Result<Response, ShopCode>> => {
+    const sent = await readRequest(request);
+    return sent.ok ? serve(sent.value) : sent;
+  });
+  return answer.ok ? answer.value : refused(answer.error);
+}

@@ -1,0 +1,8 @@
+/** Told to end, the server ends: streams that are open, as the room's sensor holds them, keep it no longer than this. */
+const LAST_MS = 1500;
+
+export function register(): void {
+  if (process.env.NEXT_RUNTIME !== 'nodejs') return;
+  for (const signal of ['SIGTERM', 'SIGINT'] as const)
+    process.on(signal, () => setTimeout(() => process.exit(0), LAST_MS).unref());
+}
