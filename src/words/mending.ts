@@ -1,3 +1,4 @@
+import { TOUCH } from '@/core/colour';
 import type { PigmentId } from '@/core/craft';
 import type { HoleMix, StopPoint, WayOut } from '@/core/advice';
 import type { WearPlace } from '@/core/mend';
@@ -20,12 +21,14 @@ export const PIGMENT_NAMES: Readonly<Record<PigmentId, string>> = said({
   'raw-umber': 'raw umber',
 });
 
-/** "8 parts titanium white, 1 burnt umber". */
+/** "6 parts titanium white, 1 burnt umber and a touch of black". */
 export function mixWords({ mix: { parts } }: HoleMix): string {
   const sorted = [...parts].sort((a, b) => b.parts - a.parts);
   if (sorted.length === 1) return say`${PIGMENT_NAMES[sorted[0]!.paint.id]}, as it is`;
   const amount = (part: (typeof sorted)[number], at: number) =>
-    `${at === 0 ? counted(part.parts, 'part', 'parts') : part.parts} ${PIGMENT_NAMES[part.paint.id]}`;
+    part.parts <= TOUCH
+      ? say`a touch of ${PIGMENT_NAMES[part.paint.id]}`
+      : `${at === 0 ? counted(part.parts, 'part', 'parts') : part.parts} ${PIGMENT_NAMES[part.paint.id]}`;
   return listOf(sorted.map(amount));
 }
 

@@ -29,18 +29,26 @@ const ALIKE = 7;
 const BRUSH = { share: 1 / 3, leastMm: 0.5, mostMm: 8 };
 const STIRRING_MINUTES = 2;
 const MOST_MIXES = 8;
+/** So small in all that a brushful does it: nobody stirs forty parts for that. */
+const SPOT_CM2 = 2;
+const MOST_PARTS_FOR_A_SPOT = 8;
+/** A picture this near what lies under it shows nothing where it is gone. */
+const SHOWS = 5;
 
 /** @param under linear light of what lies under the print; white binder or bare blank */
 export function holesOf(reading: PieceReading, under: readonly number[]): Hole[] {
+  const bare = labOfHex(landedColour([0xffffff], under));
   return judgePiece(reading)
     .areas.filter(({ kind }) => kind === 'loss')
-    .map(({ areaCm2, box, minutes, cells }, at) => ({
-      ...{ number: at + 1, areaCm2, box, minutes },
+    .map(({ areaCm2, box, minutes, cells }) => ({
+      ...{ areaCm2, box, minutes },
       colour: landedColour(
         cells.map((cell) => reading.colours[cell] ?? 0xffffff),
         under,
       ),
-    }));
+    }))
+    .filter(({ colour }) => deltaE2000(labOfHex(colour), bare) > SHOWS)
+    .map((hole, at) => ({ ...hole, number: at + 1 }));
 }
 
 /** The mean of the print's colours as a filter over what lies under it. */
@@ -64,7 +72,8 @@ export function mixesFor(holes: readonly Hole[], atHand: readonly PigmentId[]): 
   }
   return groups.slice(0, MOST_MIXES).flatMap((group) => {
     const [largest] = group;
-    const mix = largest && findMix(largest.colour, paints);
+    const isSpot = sum(group.map(({ areaCm2 }) => areaCm2)) < SPOT_CM2;
+    const mix = largest && findMix(largest.colour, paints, isSpot ? MOST_PARTS_FOR_A_SPOT : undefined);
     if (!largest || !mix) return [];
     const least = Math.min(...group.map(({ box }) => Math.min(box.widthMm, box.heightMm)));
     return [

@@ -1,3 +1,3 @@
 export { encodeLight, lightnessFromLuminance, lightnessOf, linearColour, linearLight } from './light';
 export { deltaE2000, labOf, labOfHex } from './difference';
-export { findMix, mixedColour, type FoundMix } from './mixing';
+export { TOUCH, findMix, mixedColour, type FoundMix } from './mixing';

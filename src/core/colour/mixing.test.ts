@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { PIGMENTS, type PigmentId } from '@/core/craft';
-import { deltaE2000, findMix, labOfHex as lab, mixedColour } from './index';
+import { TOUCH, deltaE2000, findMix, labOfHex as lab, mixedColour } from './index';
 
 const hue = (hex: string) => {
   const [, a, b] = lab(hex);
@@ -66,5 +66,15 @@ describe('mixing', () => {
     expect(off.reduce((sum, one) => sum + one, 0) / off.length).toBeLessThan(3);
     expect(findMix('#123456', [])).toBeNull();
     expect(findMix('#fbfbf6', PIGMENTS)).toMatchObject({ parts: [{ parts: 1 }], off: 0 });
+  });
+});
+
+describe('for a spot', () => {
+  const WANTED = ['#2a1d14', '#e8d9c2', '#7a8f5c', '#f3efe6', '#40506a', '#b5553a', '#101010', '#c9b18f'];
+  it.each(WANTED)('%s: eight parts in all, as near as that gets', (wanted) => {
+    const { parts, off } = findMix(wanted, PIGMENTS, 8)!;
+    expect(parts.reduce((sum, part) => sum + part.parts, 0)).toBeLessThanOrEqual(8);
+    for (const part of parts) expect(part.parts === TOUCH || Number.isInteger(part.parts)).toBe(true);
+    expect(off).toBeLessThanOrEqual(findMix(wanted, PIGMENTS)!.off + 6);
   });
 });

@@ -55,8 +55,14 @@ export interface FoundMix<P extends Paint> {
 
 /** Whole parts that a brush can measure out. */
 const PARTS = [1, 2, 3, 4, 6, 8, 12, 20, 40] as const;
+/** What the tip of a brush brings in: less than can be measured out. */
+export const TOUCH = 0.1;
 /** How often two mixed paints are taken against one part of a third. */
 const SCALES = [1, 2, 4, 8] as const;
+const MOST_PARTS = 40;
+const MOST_IN_ALL = 3 * MOST_PARTS;
+/** Parts that a touch of another still tints. */
+const TOUCHED = [1, 2, 4] as const;
 const MOST_PAINTS = 3;
 /** Another paint must better the mix by so much. */
 const WORTH_A_PAINT = 1.5;
@@ -66,9 +72,14 @@ const KEPT = 8;
 /**
  * The fewest paints in small whole parts that come near a colour.
  *
+ * @param most parts in all that are stirred for it: what is too strong for them goes in as a touch
  * @returns null without paints
  */
-export function findMix<P extends Paint>(wanted: string, paints: readonly P[]): FoundMix<P> | null {
+export function findMix<P extends Paint>(wanted: string, paints: readonly P[], most = MOST_IN_ALL): FoundMix<P> | null {
+  // Where all can be measured out, nothing goes in unmeasured.
+  const fits = (parts: readonly Part<P>[]) =>
+    parts.reduce((total, part) => total + part.parts, 0) <= most &&
+    (most < MOST_IN_ALL || parts.every((part) => part.parts >= 1));
   const target = labOfHex(wanted);
   const tried = (parts: readonly Part<P>[]): FoundMix<P> => {
     const colour = mixedColour(parts);
@@ -84,7 +95,9 @@ export function findMix<P extends Paint>(wanted: string, paints: readonly P[]): 
       .flatMap(({ parts }) =>
         paints
           .filter((paint) => !parts.some((part) => part.paint === paint))
-          .flatMap((paint) => (count === 2 ? ratios(parts, paint) : ratiosOfThree(parts, paint)).map(tried)),
+          .flatMap((paint) =>
+            (count === 2 ? ratios(parts, paint) : ratiosOfThree(parts, paint)).filter(fits).map(tried),
+          ),
       )
       .sort(byOff);
     const [better] = front;
@@ -95,22 +108,20 @@ export function findMix<P extends Paint>(wanted: string, paints: readonly P[]): 
 
 const ratios = <P extends Paint>([first]: readonly Part<P>[], paint: P): Part<P>[][] =>
   first
-    ? PARTS.flatMap((volume) => [
-        [
+    ? [...PARTS.map((volume) => [volume, 1] as const), ...TOUCHED.map((volume) => [volume, TOUCH] as const)].map(
+        ([volume, other]) => [
           { ...first, parts: volume },
-          { paint, parts: 1 },
+          { paint, parts: other },
         ],
-      ])
+      )
     : [];
 
 /** Two paints as they stand, with one more; and those two anew. */
 function ratiosOfThree<P extends Paint>(parts: readonly Part<P>[], paint: P): Part<P>[][] {
   return SCALES.flatMap((scale) =>
-    PARTS.slice(0, 2).map((volume) => [
+    [...PARTS.slice(0, 2), TOUCH].map((volume) => [
       ...parts.map((part) => ({ ...part, parts: part.parts * scale })),
       { paint, parts: volume },
     ]),
   ).filter((mixed) => mixed.every((part) => part.parts <= MOST_PARTS));
 }
-
-const MOST_PARTS = 40;

@@ -115,12 +115,14 @@ function Held({
         ) : (
           <Note>{say`Ready ${clockTime(readyAt, now)}.`}</Note>
         )}
-        {beside}
       </NextRow>
       <details className={css.early}>
         <summary>{say`It is done all the same?`}</summary>
         {sooner && <Note>{sooner}</Note>}
-        <HoldButton onHeld={onHeld} testId={testId}>{say`Hold: it is done`}</HoldButton>
+        <NextRow>
+          <HoldButton onHeld={onHeld} testId={testId}>{say`Hold: it is done`}</HoldButton>
+          {beside}
+        </NextRow>
       </details>
     </div>
   );
