@@ -1,4 +1,5 @@
 import type { BinderRecord, SealerRecord, SurfaceRecord, UseId } from '@/core/craft';
+import { cleaningOf, type Cleaning } from '@/core/seal';
 import { BINDER_WORDS, SEALER_WORDS, SURFACE_WORDS } from './craft';
 import { say } from './say';
 
@@ -30,11 +31,7 @@ export function careLabel({
     sealed
       ? say`Held by ${BINDER_WORDS[binder.id].inText}, sealed with ${SEALER_WORDS[sealer.id].inText}.`
       : say`Held by ${BINDER_WORDS[binder.id].inText}, not sealed.`,
-    surface.laundered
-      ? firstWashOn
-        ? say`Wash inside out, gentle and cool, first from ${firstWashOn}. No tumble drying; iron from the inside only.`
-        : say`Wash inside out, gentle and cool, first after 3 to 4 days. No tumble drying; iron from the inside only.`
-      : say`Dust with a dry soft cloth; wipe slightly damp at most. No soaking, no dishwasher, no scouring.`,
+    cleaning(cleaningOf({ surface, binder, sealer }), firstWashOn),
   ];
   if (sealed && lightUseOn)
     lines.push(
@@ -47,4 +44,19 @@ export function careLabel({
   if (surface.ledOnly) lines.push(say`LED only. Never light it.`);
   if (!surface.laundered) lines.push(say`Not for food. Not for outdoors.`);
   return lines.join('\n');
+}
+
+function cleaning(how: Cleaning, firstWashOn: string | null): string {
+  switch (how) {
+    case 'wash':
+      return firstWashOn
+        ? say`Wash inside out, gentle and cool, first from ${firstWashOn}. No tumble drying; iron from the inside only.`
+        : say`Wash inside out, gentle and cool, first after 3 to 4 days. No tumble drying; iron from the inside only.`;
+    case 'no-wash':
+      return say`Do not wash it: the picture would come off. Brush it off dry.`;
+    case 'dry-only':
+      return say`Dust with a dry soft cloth or brush. Keep water off it.`;
+    case 'wipe-damp':
+      return say`Dust with a dry soft cloth; wipe slightly damp at most. No soaking, no dishwasher, no scouring.`;
+  }
 }

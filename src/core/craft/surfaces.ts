@@ -60,6 +60,8 @@ export interface SurfaceRecord {
   needsBarrier: boolean;
   /** Washed before, and worn or washed after. */
   laundered: boolean;
+  /** Water softens it or leaves marks on it, sealed or not. */
+  waterHarms: boolean;
   /** A clear binder cracks off. */
   opaqueMediumOnly: boolean;
   degrease: boolean;
@@ -90,6 +92,7 @@ const USUAL = {
   letsSlide: true,
   needsBarrier: false,
   laundered: false,
+  waterHarms: false,
   opaqueMediumOnly: false,
   degrease: false,
   rusts: false,
@@ -217,6 +220,7 @@ export const SURFACES: readonly SurfaceRecord[] = [
     ...USUAL,
     id: 'leather',
     class: 'leather',
+    waterHarms: true,
     textureMm: 0.15,
     absorbency: 0.95,
     dryingFactor: 1,
@@ -292,6 +296,7 @@ export const SURFACES: readonly SurfaceRecord[] = [
     ...USUAL,
     id: 'plaster',
     class: 'mineral',
+    waterHarms: true,
     textureMm: 0.3,
     absorbency: 1.3,
     dryingFactor: 1.1,

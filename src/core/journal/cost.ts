@@ -17,6 +17,8 @@ export interface PieceCost {
   unknown: readonly CostLine['item'][];
 }
 
+const CENTS = 100;
+
 export function pieceCost(
   prices: Prices,
   used: { pages: number; paintMl: number; binderMl: number | null; sealerMl: number | null },
@@ -37,7 +39,8 @@ export function pieceCost(
     .map(([item, amount]) => ({ item, amount }));
   return {
     lines,
-    total: lines.reduce((total, line) => total + line.amount, 0),
+    // Of the lines as they are told: a sum that is not theirs is taken for a fault.
+    total: lines.reduce((total, line) => total + Math.round(line.amount * CENTS), 0) / CENTS,
     unknown: all.filter(([, amount]) => amount === null).map(([item]) => item),
   };
 }

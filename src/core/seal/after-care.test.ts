@@ -1,4 +1,14 @@
-import { SEALERS, USES, binderById, printById, schoolById, sealerById, surfaceById } from '@/core/craft';
+import {
+  BINDERS,
+  SEALERS,
+  SURFACES,
+  USES,
+  binderById,
+  printById,
+  schoolById,
+  sealerById,
+  surfaceById,
+} from '@/core/craft';
 import { MS_PER_HOUR } from '@/core/shared';
 import { pieceCost } from '@/core/journal';
 import { careLabel } from '@/words';
@@ -206,6 +216,21 @@ describe('the record', () => {
     expect(lines).toContainEqual({ item: 'print', amount: 3 });
     expect(lines).toContainEqual({ item: 'paint', amount: 1.8 });
   });
+  it('adds up as it is told, line by line', () => {
+    const prices = {
+      print: 0.0145,
+      blank: 1.276,
+      binderBottle: { price: 21.6, ml: 100 },
+      sealerBottle: { price: null, ml: null },
+      paintTin: { price: null, ml: null },
+    };
+    const { lines, total } = pieceCost(prices, { pages: 1, paintMl: 0, binderMl: 1, sealerMl: 0 });
+    const told = lines.map(({ amount }) => Number(amount.toFixed(2)));
+    expect(total).toBeCloseTo(
+      told.reduce((sum, one) => sum + one, 0),
+      9,
+    );
+  });
   it('writes a care label for what was made', () => {
     const base = {
       name: 'Route map',
@@ -235,5 +260,23 @@ Not for food. Not for outdoors."
       }),
     ).toContain('Wash inside out');
     expect(careLabel({ ...base, surface: surfaceById('led-candle') })).toContain('Never light it');
+  });
+  it('a care label never contradicts what the piece is made of', () => {
+    for (const surface of SURFACES)
+      for (const binder of BINDERS)
+        for (const sealer of [null, ...SEALERS]) {
+          const label = careLabel({
+            ...{ name: 'It', surface, binder, sealer, use: 'wall' as const },
+            ...{ lightUseOn: null, fullCureOn: null, firstWashOn: null },
+          });
+          const of = [surface.id, binder.id, sealer?.id];
+          const [wash, damp] = [label.includes('Wash inside out'), label.includes('damp at most')];
+          expect([of, wash]).toEqual([of, surface.laundered && binder.washable && !binder.washesOut]);
+          if (surface.waterHarms || binder.washesOut || surface.laundered) expect([of, damp]).toEqual([of, false]);
+          const isBare = sealer === null || sealer.bare;
+          if (isBare && surface.porous) expect([of, damp]).toEqual([of, false]);
+          expect([of, label.includes('No soaking') && label.includes('Keep water off')]).toEqual([of, false]);
+        }
+    expect(surfaceById('plaster').waterHarms && surfaceById('leather').waterHarms).toBe(true);
   });
 });

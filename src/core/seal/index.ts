@@ -1,3 +1,4 @@
+export { cleaningOf, type Cleaning } from './care';
 export { sealDates, type SealDate, type SealDateCode, type SealTimes } from './dates';
 export {
   defaultSealer,
