@@ -59,7 +59,7 @@ export async function readRequest(request: Request): Promise<Result<ShopRequest,
 const COME_BACK_SECONDS = 20;
 const STATUS: Partial<Record<ShopCode, number>> = { 'shop-busy': 503, 'shop-not-own': 403, 'shop-left': 499 };
 
-export const refused = (error: Failure<ShopCode>): Response =>
+const refused = (error: Failure<ShopCode>): Response =>
   Response.json(
     { error },
     {
