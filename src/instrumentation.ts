@@ -1,5 +1,5 @@
-/** Told to end, the server ends: streams that are open, as the room's sensor holds them, keep it no longer than this. */
-const LAST_MS = 1500;
+/** Told to end, the server ends: streams that are open, as the room's sensor holds them, keep it no longer than this. Node takes about a second more. */
+const LAST_MS = 400;
 
 export function register(): void {
   if (process.env.NEXT_RUNTIME !== 'nodejs') return;
