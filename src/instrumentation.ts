@@ -1,4 +1,7 @@
-/** Told to end, the server ends: streams that are open, as the room's sensor holds them, keep it no longer than this. Node takes about a second more. */
+/**
+ * Told to end, the server ends: streams that are open, as the room's sensor holds them, keep it no longer than this.
+ * Node takes about a second more.
+ */
 const LAST_MS = 400;
 
 export function register(): void {

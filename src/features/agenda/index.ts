@@ -14,6 +14,6 @@ export { useFinishSitting, useFinishStep, useFinishSteps, useStashUsers, without
 export { useAgenda } from './use-agenda';
 export { bottlesToBuy, drawsFor, leftOfMaterial } from './draws';
 export { needsOf, type MaterialNeed } from './needs';
-export { WhenDone, isTooShort } from './when-done';
+export { DoneAllTheSame, WhenDone, isTooShort } from './when-done';
 export { isOffered, pendingOf } from './pending';
 export { Gathering } from './gathering';

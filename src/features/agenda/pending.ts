@@ -11,8 +11,5 @@ export function pendingOf({ piece, step }: PlanEntry, pieces: readonly PieceInPl
 /** Whether a planned step is offered: it can begin, and it is its turn. */
 export function isOffered(entry: PlanEntry, pieces: readonly PieceInPlan[], now: number): boolean {
   const inPlan = pieces.find(({ planned }) => planned.piece.id === entry.piece.id);
-  if (!inPlan) return false;
-  return (
-    isInTurn(inPlan.steps, entry.step) && pendingBefore(inPlan.steps, entry.step, inPlan.foreseen.plan, now) === null
-  );
+  return inPlan !== undefined && isInTurn(inPlan.steps, entry.step) && pendingOf(entry, pieces, now) === null;
 }

@@ -1,5 +1,7 @@
 import { MS_PER_MINUTE } from '@/core/shared';
 import type { RunStep } from '@/core/plan';
+import type { ReactNode } from 'react';
+import { HoldButton, NextRow, Note } from '@/ui';
 import { formatDuration } from '@/words/figures';
 import css from './when-done.module.css';
 import { say } from '@/words/say';
@@ -23,4 +25,29 @@ export const WhenDone = ({ onDone, onNot }: { onDone: (hoursAgo: number) => void
     ))}
     <button type="button" onClick={onNot}>{say`Not yet`}</button>
   </div>
+);
+
+/** What is not to be marked done yet, folded: held, it is all the same. */
+export const DoneAllTheSame = ({
+  summary,
+  sooner,
+  onHeld,
+  testId,
+  beside,
+}: {
+  summary: string;
+  /** What happens when it is begun too soon. */
+  sooner: string | null;
+  onHeld: () => void;
+  testId: string;
+  beside?: ReactNode;
+}) => (
+  <details className={css.early}>
+    <summary>{summary}</summary>
+    {sooner && <Note>{sooner}</Note>}
+    <NextRow>
+      <HoldButton onHeld={onHeld} testId={testId}>{say`Hold: it is done`}</HoldButton>
+      {beside}
+    </NextRow>
+  </details>
 );

@@ -4,6 +4,7 @@ import { MS_PER_MINUTE } from '@/core/shared';
 import Link from 'next/link';
 import { dayOf, instantOf, minuteOfDay, type Violation } from '@/core/schedule';
 import {
+  DoneAllTheSame,
   doersOf,
   pendingOf,
   printPath,
@@ -14,7 +15,7 @@ import {
 } from '@/features/agenda';
 import { parseTimeOfDay } from '@/core/measure';
 import { formatDuration } from '@/words/figures';
-import { DateField, Fields, HoldButton, NextRow, Note, TypedField, clockTime, dated, useNow } from '@/ui';
+import { DateField, Fields, NextRow, Note, TypedField, clockTime, dated, useNow } from '@/ui';
 import css from './ahead.module.css';
 import { earlyWords, listOf, lowerFirst, sittingWords, stepTitle, remarks } from '@/words';
 import { say } from '@/words/say';
@@ -117,15 +118,16 @@ export function ChosenStep({
         <Button size="small" variant="text" onClick={onClose}>{say`Close`}</Button>
       </NextRow>
       {pending && (
-        <details className={css.early}>
-          <summary>
-            {pending.readyAt === null
+        <DoneAllTheSame
+          summary={
+            pending.readyAt === null
               ? say`Not yet. First: ${lowerFirst(stepTitle(pending.before.title))}.`
-              : say`Not before ${clockTime(pending.readyAt, now)}.`}
-          </summary>
-          <Note>{earlyWords(pending.kind, step.step)}</Note>
-          <HoldButton onHeld={done} testId="mark-done">{say`Hold: it is done`}</HoldButton>
-        </details>
+              : say`Not before ${clockTime(pending.readyAt, now)}.`
+          }
+          sooner={earlyWords(pending.kind, step.step)}
+          onHeld={done}
+          testId="mark-done"
+        />
       )}
       {startAt !== null && (
         <Fields>

@@ -4,13 +4,12 @@ import Link from 'next/link';
 import { useState, type ReactNode } from 'react';
 import { atTheEnd, pendingBefore, runSteps, type Pending } from '@/core/plan';
 import type { StepId } from '@/core/stations';
-import { WhenDone, isTooShort } from '@/features/agenda';
-import { HoldButton, NextRow, Note, clockTime, useClock } from '@/ui';
+import { DoneAllTheSame, WhenDone, isTooShort } from '@/features/agenda';
+import { NextRow, Note, clockTime, useClock } from '@/ui';
 import { MS_PER_HOUR } from '@/core/shared';
 import { earlyWords, lowerFirst, stepTitle } from '@/words';
 import { useOpenPiece } from './piece-context';
 import { useStepDone } from './use-step-done';
-import css from './step-done.module.css';
 import { say } from '@/words/say';
 
 /**
@@ -116,14 +115,13 @@ function Held({
           <Note>{say`Ready ${clockTime(readyAt, now)}.`}</Note>
         )}
       </NextRow>
-      <details className={css.early}>
-        <summary>{say`It is done all the same?`}</summary>
-        {sooner && <Note>{sooner}</Note>}
-        <NextRow>
-          <HoldButton onHeld={onHeld} testId={testId}>{say`Hold: it is done`}</HoldButton>
-          {beside}
-        </NextRow>
-      </details>
+      <DoneAllTheSame
+        summary={say`It is done all the same?`}
+        sooner={sooner}
+        onHeld={onHeld}
+        testId={testId}
+        beside={beside}
+      />
     </div>
   );
 }
