@@ -7,9 +7,11 @@ import {
   choose,
   clockAhead,
   openDemo,
+  openStation,
   ringIn,
   savedTo,
   settled,
+  storedPieces,
   typeInto,
   openPart,
 } from './support/page';
@@ -232,6 +234,48 @@ test('a bench session: two timers over a reload and a clock that is set; one tha
   await clockAhead(page, 2);
   await expect(notice(page)).toContainText('while Fobbet was closed');
   await expect(timers(page).first()).toHaveAttribute('data-over', 'true');
+});
+
+test('a clock that is set ahead ends no cure; where nobody counted along, it is asked', async ({ page, context }) => {
+  const AHEAD_MS = 40 * 3_600_000;
+  const setAhead = (ms: number) => {
+    const real = Date.now.bind(Date);
+    Date.now = () => real() + ms;
+  };
+  const laidAt = async () => {
+    const pieces = (await storedPieces(page)) as { id: string; lay: { laidAt: number | null } }[];
+    return pieces.find(({ id }) => id === 'demo-departures-board')?.lay.laidAt ?? 0;
+  };
+  await openDemo(page, '/piece/demo-departures-board/cure');
+  await expect(answer(page)).toContainText(/after|in /, { timeout: 20_000 });
+  const [waits, laid] = [await answer(page).textContent(), await laidAt()];
+  await page.evaluate(setAhead, AHEAD_MS);
+  await expect(notice(page)).toContainText('was set ahead by 40 h', { timeout: 15_000 });
+  // To the network's second.
+  const isAhead = async (ms: number) => Math.abs((await laidAt()) - laid - ms) < 2000;
+  expect(await isAhead(AHEAD_MS)).toBe(true);
+  await expect(answer(page)).not.toContainText(/full time is over/i);
+  await openStation(page, 'Rub');
+  await expect(page.getByTestId('notice').filter({ hasText: 'since' })).toHaveCount(0);
+
+  // Set ahead by as much again while Fobbet is closed, and no server answers.
+  await context.addInitScript(() => {
+    const real = globalThis.fetch;
+    globalThis.fetch = (...given) =>
+      given[0] === '/clock' ? Promise.reject(new TypeError('no server')) : real(...given);
+  });
+  await context.addInitScript(setAhead, 2 * AHEAD_MS);
+  await page.goto(`${DEMO_URL}/piece/demo-departures-board/cure`);
+  const question = page.getByTestId('clock-question');
+  await expect(question).toContainText('Departures board', { timeout: 20_000 });
+  expect(await isAhead(AHEAD_MS)).toBe(true);
+  await page.getByTestId('clock-wrong').click();
+  await typeInto(page, 'clock-hours', '40');
+  await page.getByTestId('clock-set-ahead').click();
+  await expect(question).toHaveCount(0);
+  expect(await isAhead(2 * AHEAD_MS)).toBe(true);
+  await expect(answer(page)).not.toContainText(/full time is over/i);
+  expect(waits).not.toMatch(/full time is over/i);
 });
 
 test('a timer rings after a reload, and never before its time', async ({ page }) => {

@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test';
 import { drawing } from './support/pictures';
-import { DEMO_URL, markDone, openDemo, savedTo, openPart } from './support/page';
+import { DEMO_URL, markDone, openDemo, savedTo, settled, openPart } from './support/page';
 import { drawPage, pageBoxMm } from './support/reading';
 import { expect, test } from './support/test';
 
@@ -59,7 +59,8 @@ test('the example’s board: read by photo, areas worked, read again, stopped, w
   await page.getByTestId('example-wet').click();
   await expect(reading(page)).toContainText('of haze that was gone when it was wet', { timeout: READ_MS });
 
-  // All of it is still there after a reload, and Mend has the holes with their mixes.
+  // All of it is still there after a reload, once it is kept, and Mend has the holes with their mixes.
+  await settled(page);
   await page.reload();
   await expect(reading(page)).toContainText('of haze that was gone when it was wet');
   // What it says ends the rubbing, everywhere; it can be overruled.

@@ -36,8 +36,8 @@ function isDay(text: string): boolean {
   const real = there.getUTCMonth() === month - 1 && there.getUTCDate() === date;
   return real && year >= FIRST_YEAR && year <= LAST_YEAR;
 }
-/** Epoch ms. */
-export const instant = (): Joi.NumberSchema => figure(0, LATEST_INSTANT_MS);
+/** Epoch ms. Its name is `at` or ends in `At`: see `movedInTime`. */
+export const instant = (): Joi.NumberSchema => figure(0, LATEST_INSTANT_MS).meta({ instant: true });
 export const list = (of: Joi.Schema | Joi.Schema[], most: number): Joi.ArraySchema =>
   Joi.array()
     // A required item would ask for at least one of its kind.

@@ -10,6 +10,7 @@ export {
   numberedName,
   ownLetteringOf,
   pieceLike,
+  pieceInTime,
   picturesOf,
   readPiece,
   withOwnLettering,
@@ -47,6 +48,7 @@ export {
   type BusyTime,
   type HelperHands,
 } from './agenda';
+export type { SetClock } from './moved-in-time';
 export { EMPTY_ROOM, checkRoom, readRoom, type RoomRecord } from './room';
 export { readTimer, type BenchTimer } from './timer';
 export type {

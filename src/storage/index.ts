@@ -36,6 +36,7 @@ export {
   type SingleKind,
   type UnreadableSingle,
 } from './singles';
+export { followSetClock } from './set-clock';
 export { putTimer, removeTimer } from './timers';
 export { changeSettings, stepSettings } from './settings';
 export { versionsOf, type VersionStep, type Versions } from './versions';

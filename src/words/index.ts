@@ -46,7 +46,7 @@ export { SIGN_WHILE_RUBBING, WATER_WORDS } from './rubbing';
 export { CORNER_WORDS, GOES_FIRST_WORDS, SPOT_WORDS, WORK_KIND_WORDS, sectionPlace } from './work-map';
 export { SHEEN_ADVICE, SPRAY_WORDS, sealDateEntry, sealDateName } from './seal-dates';
 export { sealerReasons } from './sealing';
-export { SHAPE_WORDS, SIZE_NAMES } from './shapes';
+export { SHAPE_WORDS, SIZE_NAMES, blankAsEntered } from './shapes';
 export { MISSING_WORDS, NEXT_WORDS, STATE_WORDS, STATION_NAMES } from './stations';
 export { stepTime, stepTitle } from './steps';
 export { WORK_WORDS, batchTitle, sittingWords } from './batches';

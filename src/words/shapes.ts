@@ -1,5 +1,8 @@
-import type { ShapeKind, SizeMeaning } from '@/core/shape';
-import { said } from './say';
+import { shapeKind, type ShapeKind, type SizeMeaning } from '@/core/shape';
+import type { Job } from '@/core/stations';
+import { said, say } from './say';
+import { remarks } from './text';
+import type { Wording } from './units';
 
 export const SHAPE_WORDS: Readonly<
   Record<ShapeKind, { name: string; inText: string; area: string; laidFlat: string }>
@@ -55,3 +58,16 @@ export const SIZE_NAMES: Readonly<Record<SizeMeaning, string>> = said({
   'fronts-width': 'Width over all fronts',
   'fronts-height': 'Height of the fronts',
 });
+
+/** A blank as it was entered: its sizes, and its shape where that is not plain; null where a size is missing. */
+export function blankAsEntered(
+  { shape, widthMm, heightMm }: Pick<Job['surface'], 'shape' | 'widthMm' | 'heightMm'>,
+  units: Wording,
+): string | null {
+  const { sizes } = shapeKind(shape.kind);
+  if (widthMm === null || (sizes.height && heightMm === null)) return null;
+  return remarks(
+    sizes.height && heightMm !== null ? units.size(widthMm, heightMm) : say`${units.length(widthMm)} across`,
+    shape.kind !== 'rectangle' && SHAPE_WORDS[shape.kind].inText,
+  );
+}

@@ -24,6 +24,10 @@ export interface CoatAmount {
   totalMl: number;
   /** Where the coat goes on the blank. */
   outline: readonly Ring[];
+  /** Whether that is all of the face. */
+  wholeFace: boolean;
+  /** Whether how far it goes past the print changes anything: not of a print that covers the face. */
+  canGoPast: boolean;
 }
 
 /** Where a coat can go on a blank, worked out once for every binder. */
@@ -72,11 +76,14 @@ export interface CoatInput {
 export const LOSS_SHARE = 0.12;
 /** Paper drinks as much whatever it is laid on. */
 export const PAPER_ABSORBENCY = 1.1;
+/** What is left bare of a face that counts as covered. */
+const COVERED = 0.999;
 const MM3_PER_ML = 1000;
 const UM_PER_MM = 1000;
 
 export function coatAmount({ places, binder, ground, filmUm, faces }: CoatInput): CoatAmount {
   const { outline, areaMm2: surfaceMm2 } = binder.wholeSurface ? places.wholeFace : places.pastPrint;
+  const covered = places.wholeFace.areaMm2 * COVERED;
   const coat = (face: CoatedFace, areaMm2: number, film: number, drinks: number): FaceCoat => ({
     face,
     areaMm2,
@@ -94,6 +101,8 @@ export function coatAmount({ places, binder, ground, filmUm, faces }: CoatInput)
     faces: coats,
     bed,
     outline,
+    wholeFace: surfaceMm2 >= covered,
+    canGoPast: !binder.wholeSurface && places.paperMm2 < covered,
     lossShare: LOSS_SHARE,
     totalMl: sum([...coats, ...(bed ? [bed] : [])].map((face) => face.volumeMl)),
   };

@@ -34,6 +34,31 @@ describe('how much medium to pour', () => {
     expect(surface.volumeMl).toBeCloseTo(((surface.areaMm2 * 0.2) / 1000) * 1.35 * 1.12, 6);
   });
 
+  it('goes past the print where there is face left to go to: how far is asked there only', () => {
+    const whole = rectRing({ xMm: 0, yMm: 0, widthMm: 200, heightMm: 100 });
+    const inside = rectRing({ xMm: 10, yMm: 10, widthMm: 180, heightMm: 80 });
+    const told = (print: typeof whole, extendMm: number, binder: Parameters<typeof binderById>[0] = 'fluid-gel') => {
+      const places = onBoard(print, board(200, 100), extendMm);
+      const { wholeFace, canGoPast, totalMl } = coatAmount(input({ places, binder: binderById(binder) }));
+      return { wholeFace, canGoPast, totalMl };
+    };
+    expect(told(inside, 5)).toMatchObject({ wholeFace: false, canGoPast: true });
+    expect(told(inside, 20)).toMatchObject({ wholeFace: true, canGoPast: true });
+    expect(told(whole, 0)).toMatchObject({ wholeFace: true, canGoPast: false });
+    expect(told(whole, 20)).toEqual(told(whole, 0));
+    const bed = BINDERS.find(({ wholeSurface }) => wholeSurface)!;
+    expect(told(inside, 0, bed.id)).toMatchObject({ wholeFace: true, canGoPast: false });
+    const step = layingSteps(
+      coatAmount(input({ places: onBoard(whole, board(200, 100), 20) })),
+      binderById('fluid-gel'),
+      schoolById('dry-and-rub'),
+      surfaceById('painted-wood'),
+      { xMm: 0, yMm: 0 },
+      { extendMm: 20, bedHours: 0 },
+    ).find(({ code }) => code === 'coat-surface');
+    expect(step).toMatchObject({ whole: true });
+  });
+
   it('of opaque medium for a letter on cloth is about 25 ml: paper drinks the same on any ground', () => {
     const print = rectRing({ xMm: 50, yMm: 50, widthMm: 203, heightMm: 267 });
     const ml = (id: Parameters<typeof surfaceById>[0]) =>

@@ -43,7 +43,7 @@ export function layingSteps(
           code: 'coat-surface',
           volumeMl: blank.volumeMl,
           pastMm: extendMm,
-          whole: binder.wholeSurface,
+          whole: coat.wholeFace,
           fillWeave: surface.dipsToFill,
         }
       : null,

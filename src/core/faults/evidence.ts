@@ -132,7 +132,7 @@ function ofCoat({ lay, method }: Job, { lay: { laying } }: PiecePlan): Said[] {
     fact('film-thick', share !== null && share > THICK, used, planned),
     fact('film-right', share !== null && share >= THIN && share <= THICK, used, planned),
     fact('one-face', faces.length === 1 && binder.faces.length > 1),
-    fact('coat-beyond', binder.base === 'white' && lay.extendMm > 0, lay.extendMm),
+    fact('coat-beyond', binder.base === 'white' && lay.extendMm > 0 && laying?.coat.canGoPast === true, lay.extendMm),
   ];
 }
 

@@ -156,3 +156,24 @@ it('a plan of no pieces says nothing of those that have come since; one that is 
   await waitFor(() => expect(result.current?.pieces).toEqual([]));
   expect(result.current).toMatchObject({ placing: false, aside: [{ id: 'piece-1' }] });
 });
+
+it('after a change of the time zone all steps are placed anew: evenings are others', async () => {
+  localStorage.setItem('fobbet.planned-in', 'Pacific/Auckland');
+  await addPieces(database(), [readyPiece()], []);
+  const { result, unmount } = renderHook(useSchedule, { wrapper });
+  await waitFor(() => expect(result.current?.busy).toBe(false));
+  await waitFor(async () => expect(Object.keys(await starts()).length).toBeGreaterThan(3));
+  unmount();
+  mockOrders.length = 0;
+  const open = async () => {
+    const again = renderHook(useSchedule, { wrapper });
+    await waitFor(() => expect(mockOrders.length).toBeGreaterThan(0));
+    await waitFor(() => expect(again.result.current?.busy).toBe(false));
+    again.unmount();
+    return mockOrders.splice(0)[0]?.before;
+  };
+  expect(await open()).not.toBeNull();
+  localStorage.setItem('fobbet.planned-in', 'Pacific/Auckland');
+  expect(await open()).toBeNull();
+  expect(await open()).not.toBeNull();
+});

@@ -62,6 +62,8 @@ export interface Schedule {
 /** Large plans are looked at again for longer, while the first one is shown already. */
 const IMPROVE_FROM_STEPS = 30;
 const WORTH_SHARE = 0.995;
+/** The time zone in which the steps were placed. */
+const PLANNED_IN = 'fobbet.planned-in';
 
 /** More at a time is more than one pair of hands plans by: the others wait until there is room. */
 const MOST_IN_PLAN = 150;
@@ -280,7 +282,10 @@ function usePlanner(built: Built | null, input: BuildInput | null, access: Agend
     }
     const before = storedPlaced(built, now.agenda);
     const known = before.who.filter((who) => who !== 0).length;
-    const anew = planned.current !== afresh || known < before.who.length / 2;
+    const { timeZone } = input;
+    // Of evenings in another zone nothing holds, and the first evenings here would be passed over.
+    const isElsewhere = (localStorage.getItem(PLANNED_IN) ?? timeZone) !== timeZone;
+    const anew = planned.current !== afresh || isElsewhere || known < before.who.length / 2;
     setBusy(true);
     const order = {
       instance: built.instance,
@@ -303,6 +308,7 @@ function usePlanner(built: Built | null, input: BuildInput | null, access: Agend
         startTransition(() => setBusy(false));
         if (!found) return;
         planned.current = afresh;
+        localStorage.setItem(PLANNED_IN, timeZone);
         await adopt(found);
         if (!anew || mode === 'latest' || built.steps.length < IMPROVE_FROM_STEPS || mine !== turn.current) return;
         isImproving.current = true;

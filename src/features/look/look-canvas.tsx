@@ -1,5 +1,5 @@
 'use client';
-import { useEffect, useMemo, useRef } from 'react';
+import { useEffect, useMemo, useRef, type RefObject } from 'react';
 import { useStoredPicture } from '@/features/shelf';
 import { drawLook } from '@/workers/look/client';
 import type { LookOrder } from '@/workers/look/protocol';
@@ -29,6 +29,9 @@ function FacedCanvas({ order, faceId, ...props }: CanvasProps & { faceId: string
   return <DrawnCanvas {...props} order={faced} />;
 }
 
+/** A drawing that failed is tried once more; then its order is given up, and the next one is drawn. */
+const MOST_TRIES = 2;
+
 /** While one drawing is under way only the newest order waits. */
 function DrawnCanvas({ order, className = css.filling ?? '', testId }: CanvasProps) {
   const canvas = useRef<HTMLCanvasElement>(null);
@@ -38,29 +41,47 @@ function DrawnCanvas({ order, className = css.filling ?? '', testId }: CanvasPro
     waiting.current = order;
     if (busy.current) return;
     busy.current = true;
-    void (async () => {
-      while (waiting.current) {
-        const next = waiting.current;
-        waiting.current = null;
-        const first = canvas.current?.dataset.drawn === undefined;
-        const bitmap = await drawLook(first ? { ...next, pxPerMm: next.pxPerMm / FIRST_COARSER } : next);
-        const shown = canvas.current;
-        // Something soon, then the same at its full size.
-        if (first) waiting.current ??= next;
-        if (!bitmap) continue;
-        if (!shown) {
-          bitmap.close();
-          continue;
-        }
-        shown.width = bitmap.width;
-        shown.height = bitmap.height;
-        shown.getContext('bitmaprenderer')?.transferFromImageBitmap(bitmap);
-        shown.dataset.drawn = String(Number(shown.dataset.drawn ?? 0) + 1);
-      }
+    void drawAll(canvas, waiting).finally(() => {
       busy.current = false;
-    })();
+    });
   }, [order]);
+  // Nothing waits for a canvas that is gone.
+  useEffect(
+    () => () => {
+      waiting.current = null;
+    },
+    [],
+  );
   return <canvas ref={canvas} className={className} data-testid={testId} aria-hidden />;
+}
+
+/** Draws what waits, and what comes to wait meanwhile: of a canvas that shows nothing yet something soon, then all of it. */
+async function drawAll(
+  canvas: RefObject<HTMLCanvasElement | null>,
+  waiting: RefObject<LookOrder | null>,
+): Promise<void> {
+  let tries = 0;
+  for (let next = waiting.current; next; next = waiting.current) {
+    waiting.current = null;
+    const isFirst = canvas.current?.dataset.drawn === undefined;
+    const bitmap = await drawLook(isFirst ? { ...next, pxPerMm: next.pxPerMm / FIRST_COARSER } : next);
+    const shown = canvas.current;
+    if (!shown) {
+      bitmap?.close();
+      return;
+    }
+    if (!bitmap) {
+      tries++;
+      if (tries < MOST_TRIES) waiting.current ??= next;
+      continue;
+    }
+    tries = 0;
+    if (isFirst) waiting.current ??= next;
+    shown.width = bitmap.width;
+    shown.height = bitmap.height;
+    shown.getContext('bitmaprenderer')?.transferFromImageBitmap(bitmap);
+    shown.dataset.drawn = String(Number(shown.dataset.drawn ?? 0) + 1);
+  }
 }
 
 /** The canvas as part of an SVG drawing in mm. */

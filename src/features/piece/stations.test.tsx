@@ -40,7 +40,7 @@ jest.mock('@/workers/look/client', () => ({ drawLook: mockIdle }));
 jest.mock('@/workers/sheet/client', () => ({ makeSheet: mockIdle, makePagePng: mockIdle }));
 jest.mock('@/workers/proof/client', () => ({ checkProof: mockIdle }));
 jest.mock('@/workers/picture/client', () => ({ inspectPicture: mockIdle, mirrorPicture: mockIdle }));
-jest.mock('@/workers/inspect/client', () => ({ inspectPiece: mockIdle, prepareInspector: mockIdle }));
+jest.mock('@/workers/inspect/client', () => ({ prepareInspector: mockIdle }));
 jest.mock('@/workers/trace/client', () => ({ traceBlank: mockIdle }));
 
 const SCREENS: Record<StationId, () => React.ReactNode> = {

@@ -65,7 +65,7 @@ export function useFindings(): PictureFindings {
         if (current) setProgress(share);
       })
       .then((result) => {
-        if (!current) return;
+        if (!current || !result) return;
         setProgress(0);
         if (result.ok) setFound({ key, analysis: result.value });
         else setFailed({ key, error: result.error });

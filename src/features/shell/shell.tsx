@@ -3,7 +3,7 @@ import { useColorScheme } from '@mui/material/styles';
 import { useEffect, type ReactNode } from 'react';
 import { RoomProvider, StashProvider } from '@/features/at-hand';
 import { PlansProvider, ShelfProvider } from '@/features/shelf';
-import { CureWatch, TimerProvider } from '@/features/timers';
+import { ClockQuestion, CureWatch, TimeWatch, TimerProvider } from '@/features/timers';
 import { database, tidy } from '@/storage';
 import { ClockProvider, ReadingProvider, UnitsProvider } from '@/ui';
 import { DemoProvider } from './demo';
@@ -49,17 +49,20 @@ function Environment({ demo, children }: { demo: boolean; children: ReactNode })
                 <PlansProvider>
                   <DemoProvider demo={demo}>
                     <RoomProvider>
-                      <TimerProvider>
-                        <a href="#main" className="skip">{say`To the content`}</a>
-                        <FocusMoves />
-                        <TopBar />
-                        <Keeping />
-                        <Unreadable />
-                        <UnkeptQuestion />
-                        <CureWatch />
-                        <IntakeZone />
-                        {children}
-                      </TimerProvider>
+                      <TimeWatch>
+                        <TimerProvider>
+                          <a href="#main" className="skip">{say`To the content`}</a>
+                          <FocusMoves />
+                          <TopBar />
+                          <Keeping />
+                          <Unreadable />
+                          <UnkeptQuestion />
+                          <ClockQuestion />
+                          <CureWatch />
+                          <IntakeZone />
+                          {children}
+                        </TimerProvider>
+                      </TimeWatch>
                     </RoomProvider>
                   </DemoProvider>
                 </PlansProvider>

@@ -1,10 +1,10 @@
 'use client';
 import { useLiveQuery } from 'dexie-react-hooks';
 import { MS_PER_MINUTE } from '@/core/shared';
-import { createContext, useCallback, useContext, useEffect, useMemo, useRef, type ReactNode } from 'react';
+import { createContext, useCallback, useContext, useEffect, useMemo, type ReactNode } from 'react';
 import { readTimer, type BenchTimer } from '@/records';
 import { database, putTimer, removeTimer } from '@/storage';
-import { span, useClock, lasting } from '@/ui';
+import { span, useClock } from '@/ui';
 import { newId } from '@/features/shell/ids';
 import { useNotice } from '@/features/shell/notices';
 import { useReport } from '@/features/shell/use-report';
@@ -12,7 +12,7 @@ import { useSettings } from '@/features/shell/settings';
 import { callAt } from './call-at';
 import { askOnce, notify } from './notify';
 import { ring, speak } from './sound';
-import { JUMP_MS, clockSetBy } from './true-time';
+import { useTrueTime } from './time-watch';
 import { say } from '@/words/say';
 
 interface TimerAccess {
@@ -34,7 +34,6 @@ const TimerContext = createContext<TimerAccess>({
 /** Timers at the bench: kept on the disk, so that they outlive a reload. */
 export const useTimers = (): TimerAccess => useContext(TimerContext);
 
-const WATCH_MS = 5000;
 const LATE_MS = 20_000;
 
 export function TimerProvider({ children }: { children: ReactNode }) {
@@ -85,26 +84,31 @@ export function TimerProvider({ children }: { children: ReactNode }) {
   );
 
   useRing(timers);
-  useSetClock(timers);
   return <TimerContext.Provider value={access}>{children}</TimerContext.Provider>;
 }
 
-const running = (timer: BenchTimer): boolean => timer.rangAt === null && timer.pausedLeftMs === null;
+export const isRunning = (timer: BenchTimer): boolean => timer.rangAt === null && timer.pausedLeftMs === null;
 
-/** Rings each timer once at its time, in one window; one that passed while the page was closed says so. */
+/**
+ * Rings each timer once at its time, in one window, and not before it is known that so much time has passed; one that
+ * passed while the page was closed says so.
+ */
 function useRing(timers: readonly BenchTimer[]) {
   const clock = useClock();
+  const { isHeld, settle, isDoubtful } = useTrueTime();
   const notice = useNotice();
   const {
     settings: { sound, speech },
   } = useSettings();
   useEffect(() => {
-    const calls = timers.filter(running).map((timer) => callAt(timer.endsAt, clock, () => void tell(timer)));
+    if (!isHeld) return;
+    const calls = timers.filter(isRunning).map((timer) => callAt(timer.endsAt, clock, () => void tell(timer)));
     return () => calls.forEach((cancel) => cancel());
 
     async function tell(timer: BenchTimer) {
+      await settle();
       const now = clock();
-      if (now < timer.endsAt) return;
+      if (now < timer.endsAt || isDoubtful({ fromAt: timer.startedAt, untilAt: timer.endsAt })) return;
       // Whoever marks it first rings it.
       const mine = await database()
         .timers.where('id')
@@ -121,52 +125,5 @@ function useRing(timers: readonly BenchTimer[]) {
       if (speech) speak(text);
       void notify(text, { tag: timer.id, path: '/bench' });
     }
-  }, [timers, clock, notice, sound, speech]);
-}
-
-/**
- * Timers last as long as they were set for, also when somebody sets the machine's clock. A machine that slept is not
- * one whose clock was set.
- */
-function useSetClock(timers: readonly BenchTimer[]) {
-  const notice = useNotice();
-  const any = timers.some(running);
-  const offset = useRef<number | null>(null);
-  useEffect(() => {
-    if (!any) {
-      offset.current = null;
-      return;
-    }
-    const settle = async () => {
-      const setBy = await clockSetBy();
-      if (setBy === 0) return;
-      await database()
-        .timers.toCollection()
-        .modify((timer) => {
-          if (timer.rangAt === null) {
-            timer.endsAt += setBy;
-            timer.startedAt += setBy;
-          }
-        });
-      notice({
-        text:
-          setBy > 0
-            ? say`The clock of this machine was set ahead by ${lasting(setBy)}. Timers run on for the time they had left.`
-            : say`The clock of this machine was set back by ${lasting(setBy)}. Timers run on for the time they had left.`,
-      });
-    };
-    const look = () => {
-      const now = Date.now() - performance.now();
-      const jumped = offset.current === null || Math.abs(now - offset.current) > JUMP_MS;
-      offset.current = now;
-      if (jumped) void settle();
-    };
-    look();
-    const watch = setInterval(look, WATCH_MS);
-    document.addEventListener('visibilitychange', look);
-    return () => {
-      clearInterval(watch);
-      document.removeEventListener('visibilitychange', look);
-    };
-  }, [any, notice]);
+  }, [timers, clock, isHeld, settle, isDoubtful, notice, sound, speech]);
 }

@@ -1,5 +1,4 @@
-import { cautionsOf, runSteps, type Foreseen, type Pace } from '@/core/plan';
-import { dueAt, stepKey } from '@/core/stations';
+import { cautionsOf, type Foreseen, type Pace } from '@/core/plan';
 import { pageSize, paperOf } from '@/core/sheet';
 import type { WorkCard } from '@/core/sheet/work-card';
 import type { PlanRow } from '@/features/agenda';
@@ -7,20 +6,9 @@ import { fileName, saveFile } from '@/features/sheets/save-file';
 import type { Agenda, Piece } from '@/records';
 import { database, storedPicture } from '@/storage';
 import { dated } from '@/ui';
-import {
-  BINDER_WORDS,
-  CAUTION_TEXTS,
-  PRINT_WORDS,
-  SEALER_WORDS,
-  SURFACE_WORDS,
-  batchTitle,
-  sittingWords,
-  stepTitle,
-  stepTime,
-  type Wording,
-  remarks,
-} from '@/words';
+import { batchTitle, sittingWords, stepTitle, type Wording } from '@/words';
 import { say } from '@/words/say';
+import { pieceCard, textsOf } from './card-of';
 
 const PICTURE_PX = 700;
 
@@ -35,23 +23,9 @@ export async function saveWorkCard(
   { job, plan }: Pick<Foreseen<Piece>, 'job' | 'plan'>,
   { agenda, pace, now, units }: Common & { agenda: Pick<Agenda, 'starts'>; pace: Pace },
 ): Promise<void> {
-  const steps = runSteps(job, plan, pace);
-  const due = dueAt(piece.dueOn);
   const card: WorkCard = {
-    title: piece.name,
-    under: due === null ? '' : say`Due ${dated(due, 'EEEE d MMM')}`,
+    ...pieceCard(piece, { job, plan }, { starts: agenda.starts, pace, units }),
     picture: await pictureOf(piece),
-    facts: factsOf(job, plan, units),
-    steps: steps.map((step) => {
-      const startAt = agenda.starts[stepKey(piece.id, step.id)];
-      return {
-        when: step.doneAt !== null || startAt === undefined ? '' : dated(startAt, 'EEE d MMM HH:mm'),
-        text: stepTitle(step.title),
-        time: stepTime(step),
-        done: step.doneAt !== null,
-      };
-    }),
-    cautions: textsOf(steps.filter(({ doneAt }) => doneAt === null).flatMap(({ step }) => cautionsOf(step, job, plan))),
   };
   const { paper, custom } = piece.sheet;
   await save(say`${piece.name} work card`, [card], pageSize(paperOf(paper, custom), 'portrait'), now);
@@ -107,46 +81,6 @@ async function save(title: string, cards: WorkCard[], paper: ReturnType<typeof p
   const { workCardsPdf } = await import('@/core/sheet/work-card');
   const bytes = await workCardsPdf({ title, cards, paper, at: new Date(now) });
   saveFile(new Blob([new Uint8Array(bytes)], { type: 'application/pdf' }), fileName(title, 'pdf'));
-}
-
-const textsOf = (ids: readonly (keyof typeof CAUTION_TEXTS)[]): string[] =>
-  [...new Set(ids)].map((id) => CAUTION_TEXTS[id]);
-
-function factsOf(job: Piece, plan: Foreseen<Piece>['plan'], units: Wording): WorkCard['facts'] {
-  const { surface, method, lay, seal, sheet } = plan;
-  const facts: { name: string; value: string | null }[] = [
-    {
-      name: say`Blank`,
-      value:
-        surface.blank &&
-        `${units.size(surface.blank.widthMm, surface.blank.heightMm)}${surface.record ? `, ${SURFACE_WORDS[surface.record.id].name}` : ''}`,
-    },
-    {
-      name: say`Print`,
-      value:
-        surface.print &&
-        remarks(
-          units.size(surface.print.picture.widthMm, surface.print.picture.heightMm),
-          PRINT_WORDS[job.method.print].name,
-          sheet.pack?.ok && sheet.pack.value.pages.length > 1 && say`${sheet.pack.value.pages.length} pages`,
-        ),
-    },
-    {
-      name: say`Medium`,
-      value:
-        method.binder && lay.laying
-          ? say`${units.volume(lay.laying.coat.totalMl)} of ${BINDER_WORDS[method.binder.id].name}`
-          : method.binder && BINDER_WORDS[method.binder.id].name,
-    },
-    { name: say`Base coat`, value: surface.paintMl > 0 ? units.volume(surface.paintMl) : null },
-    {
-      name: say`Sealer`,
-      value:
-        seal.sealing &&
-        say`${seal.sealing.coats} × ${units.volume(seal.sealing.volumeMlPerCoat)} of ${SEALER_WORDS[seal.sealing.sealer.id].name}`,
-    },
-  ];
-  return facts.flatMap(({ name, value }) => (value === null ? [] : [{ name, value }]));
 }
 
 /** The piece's picture, small; null where it has none or it can't be drawn. */

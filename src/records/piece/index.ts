@@ -6,6 +6,7 @@ export {
   PIECE_VERSION,
   checkPiece,
   newPiece,
+  pieceInTime,
   picturesOf,
   readPiece,
   withPictures,

@@ -3,6 +3,7 @@ import { atFirstUse } from '@/core/shared';
 import { motifKey, type Job } from '@/core/stations';
 import type { Result } from '@/core/shared';
 import { day, instant, item, maybe, named, recordId, whole, yesOrNo } from '../fields';
+import { movedInTime, type SetClock } from '../moved-in-time';
 import { checkRecord, migrateToCurrent, type VersionCode } from '../version';
 import { cureSection, newCure } from './cure';
 import { faultsSection, newFaults } from './faults';
@@ -111,6 +112,9 @@ export function readPiece(data: unknown): Result<Piece, VersionCode> {
 }
 
 export const checkPiece = (data: unknown): Result<Piece, 'record-invalid'> => checkRecord(pieceSchema(), data);
+
+/** A piece after the clock was set: what was done to it is as long ago as before. */
+export const pieceInTime = (piece: Piece, set: SetClock): Piece => movedInTime(piece, set);
 
 /** The pictures a piece refers to, also one of an older version. */
 export const picturesOf = (piece: Pick<Piece, 'picture' | 'surface' | 'rub' | 'keep'>): string[] =>

@@ -1,39 +1,42 @@
-import { proxy, wrap, type Remote } from 'comlink';
+import { proxy } from 'comlink';
 import type { Point } from '@/core/photo';
 import { fail, type Result } from '@/core/shared';
-import { startWorker, type Running } from '../running';
+import { WorkerLife, type Running } from '../running';
 import type { InspectJob, InspectJobCode, InspectOrder, Inspected, SoughtOrder } from './protocol';
-
-const create = () => new Worker(new URL('./inspect.worker.ts', import.meta.url), { type: 'module' });
 
 /** A worker that looks for one print, prepared before there is a photo of it. */
 export interface Inspector {
-  worker: Worker;
-  /** Its one handle: with the last of them the worker would hear no more. */
-  job: Remote<InspectJob>;
   /** Whether it is still to read: it reads once, and its memory goes with it. */
-  fresh: boolean;
+  isFresh: () => boolean;
+  /** Reads a photo of the piece, or two; with the photo to be shown, and progress from 0 to 1. The inspector ends with it. */
+  inspect: (
+    order: InspectOrder,
+    onPhoto: (photo: ImageBitmap) => void,
+    onProgress: (share: number, outline?: Point[]) => void,
+  ) => Running<Result<Inspected, InspectJobCode>>;
+  end: () => void;
 }
 
 export function prepareInspector(order: SoughtOrder): Inspector {
-  const worker = create();
-  const job = wrap<InspectJob>(worker);
-  // What fails is said when a photo is read.
-  job.prepare(order).catch(() => undefined);
-  return { worker, job, fresh: true };
-}
-
-/** Reads a photo of the piece, or two; with the photo to be shown, and progress from 0 to 1. The inspector ends with it. */
-export function inspectPiece(
-  inspector: Inspector,
-  order: InspectOrder,
-  onPhoto: (photo: ImageBitmap) => void,
-  onProgress: (share: number, outline?: Point[]) => void,
-): Running<Result<Inspected, InspectJobCode>> {
-  inspector.fresh = false;
-  return startWorker<Result<Inspected, InspectJobCode>>(
-    () => inspector.worker,
-    () => inspector.job.read(order, proxy(onPhoto), proxy(onProgress)),
-    (reason) => fail('inspect-failed', reason),
+  const life = new WorkerLife<InspectJob>(
+    () => new Worker(new URL('./inspect.worker.ts', import.meta.url), { type: 'module' }),
   );
+  // What fails is said when a photo is read.
+  life.ask(
+    (job) => job.prepare(order),
+    () => undefined,
+  );
+  let isFresh = true;
+  return {
+    isFresh: () => isFresh && life.isAlive,
+    inspect: (photos, onPhoto, onProgress) => {
+      isFresh = false;
+      const { done, cancel } = life.ask<Result<Inspected, InspectJobCode>>(
+        (job) => job.read(photos, proxy(onPhoto), proxy(onProgress)),
+        (reason) => fail('inspect-failed', reason),
+      );
+      return { done: done.finally(() => life.end()), cancel };
+    },
+    end: () => life.end(),
+  };
 }

@@ -1,24 +1,17 @@
-import { wrap, type Remote } from 'comlink';
+import { WorkerLife } from '../running';
 import type { LookJob, LookOrder } from './protocol';
 
-let remote: Remote<LookJob> | null = null;
-let queue: Promise<unknown> = Promise.resolve();
+/** What takes longer is drawn by nobody: the next order finds a new worker. */
+const LONGEST_MS = 60_000;
 
-function job(): Remote<LookJob> {
-  if (remote) return remote;
-  const worker = new Worker(new URL('./look.worker.ts', import.meta.url), { type: 'module' });
-  // A worker that died is replaced at the next order.
-  worker.onerror = () => {
-    worker.terminate();
-    remote = null;
-  };
-  remote = wrap<LookJob>(worker);
-  return remote;
-}
+const life = new WorkerLife<LookJob>(
+  () => new Worker(new URL('./look.worker.ts', import.meta.url), { type: 'module' }),
+  { inTurn: true, limitMs: LONGEST_MS },
+);
 
 /** Draws a specimen in the page's one drawing worker. The bitmap is the caller's to close. Orders are drawn in turn. */
-export function drawLook(order: LookOrder): Promise<ImageBitmap | null> {
-  const drawn = queue.then(() => job().draw(order)).catch(() => null);
-  queue = drawn;
-  return drawn;
-}
+export const drawLook = (order: LookOrder): Promise<ImageBitmap | null> =>
+  life.ask<ImageBitmap | null>(
+    (job) => job.draw(order),
+    () => null,
+  ).done;

@@ -1,4 +1,4 @@
-import { proxy, wrap, type Remote } from 'comlink';
+import { proxy, type Remote } from 'comlink';
 import type { IntakeCode } from '@/core/picture';
 import { fail, type Result } from '@/core/shared';
 import { startWorker, type Running } from '../running';
@@ -7,10 +7,8 @@ import type { InspectedPicture, PictureJob } from './protocol';
 const create = () => new Worker(new URL('./picture.worker.ts', import.meta.url), { type: 'module' });
 
 const look = (order: (job: Remote<PictureJob>) => Promise<Result<InspectedPicture, IntakeCode>>) =>
-  startWorker<Result<InspectedPicture, IntakeCode>>(
-    create,
-    (worker) => order(wrap<PictureJob>(worker)),
-    (reason) => fail('picture-broken', reason),
+  startWorker<PictureJob, Result<InspectedPicture, IntakeCode>>(create, order, (reason) =>
+    fail('picture-broken', reason),
   );
 
 /** Inspects one file in a worker of its own. The bitmap given to `onFirstPreview` is the caller's to close. */

@@ -1,4 +1,3 @@
-import { wrap } from 'comlink';
 import { DENSITY, type ExpectedPage, type ProofVerdict } from '@/core/proof';
 import { fail, type Result } from '@/core/shared';
 import type { SheetLayout } from '@/core/sheet';
@@ -30,9 +29,9 @@ export function checkProof(
     if (!drawn?.ok) return drawn;
     onProgress(DRAWN);
     const pages = drawn.value.map((raster, at) => expectedPage(sent.pack.pages[at]!, raster));
-    reading = startWorker<Result<ProofVerdict, ProofJobCode | SheetCode>>(
+    reading = startWorker<ProofJob, Result<ProofVerdict, ProofJobCode | SheetCode>>(
       create,
-      (worker) => wrap<ProofJob>(worker).read({ photo, pages }),
+      (job) => job.read({ photo, pages }),
       (reason) => fail('proof-failed', reason),
     );
     return reading.done;

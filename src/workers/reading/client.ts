@@ -1,4 +1,4 @@
-import { wrap, type Remote } from 'comlink';
+import type { Remote } from 'comlink';
 import { fail, type Result } from '@/core/shared';
 import type { OutlineCode, SvgOutline } from '@/core/shape';
 import type { BusyCode, BusyTime, CsvCode } from '@/records';
@@ -14,9 +14,9 @@ async function within<T, C extends string>(
   read: (job: Remote<ReadingJob>) => Promise<Result<T, C>>,
   { broken, slow }: { broken: C; slow: C },
 ): Promise<Result<T, C>> {
-  const reading = startWorker<Result<T, C>>(
+  const reading = startWorker<ReadingJob, Result<T, C>>(
     () => new Worker(new URL('./reading.worker.ts', import.meta.url), { type: 'module' }),
-    (worker) => read(wrap<ReadingJob>(worker)),
+    read,
     (reason) => fail(broken, reason),
   );
   const limit = setTimeout(() => reading.cancel(), LONGEST_MS);

@@ -1,46 +1,23 @@
-import { wrap, type Remote } from 'comlink';
 import type { Instance } from '@/core/schedule';
+import { WorkerLife } from '../running';
 import type { PlanAnswer, PlanOrder, ScheduleJob } from './protocol';
 
-/**
- * A worker that stays while a place with a schedule is open. A worker that dies is started anew with the next order.
- */
+/** A worker that stays while a place with a schedule is open. */
 export interface Scheduler {
   plan: (order: PlanOrder) => Promise<PlanAnswer | null>;
   weigh: (instances: readonly Instance[]) => Promise<number[][] | null>;
   close: () => void;
 }
 
-const create = () => new Worker(new URL('./schedule.worker.ts', import.meta.url), { type: 'module' });
+const nothing = () => null;
 
 export function openScheduler(): Scheduler {
-  let worker: Worker | null = null;
-  let remote: Remote<ScheduleJob> | null = null;
-  let stop: (value: null) => void = () => undefined;
-  let died = new Promise<null>(() => undefined);
-  const close = () => {
-    stop(null);
-    worker?.terminate();
-    worker = null;
-    remote = null;
-  };
-  const started = (): Remote<ScheduleJob> => {
-    if (remote) return remote;
-    worker = create();
-    died = new Promise((resolve) => {
-      stop = resolve;
-    });
-    worker.onerror = close;
-    remote = wrap<ScheduleJob>(worker);
-    return remote;
-  };
-  const ask = <T>(run: (job: Remote<ScheduleJob>) => Promise<T>): Promise<T | null> => {
-    const job = started();
-    return Promise.race([run(job), died]).catch(() => null);
-  };
+  const life = new WorkerLife<ScheduleJob>(
+    () => new Worker(new URL('./schedule.worker.ts', import.meta.url), { type: 'module' }),
+  );
   return {
-    plan: (order) => ask((job) => job.plan(order)),
-    weigh: (instances) => ask((job) => job.weigh(instances)),
-    close,
+    plan: (order) => life.ask<PlanAnswer | null>((job) => job.plan(order), nothing).done,
+    weigh: (instances) => life.ask<number[][] | null>((job) => job.weigh(instances), nothing).done,
+    close: () => life.end(),
   };
 }

@@ -1,20 +1,16 @@
-import { transfer, wrap, type Remote } from 'comlink';
+import { transfer, type Remote } from 'comlink';
 import { fail, ok, type Result } from '@/core/shared';
 import type { SheetImages } from '@/core/sheet/pdf';
-import type { Running } from '../running';
+import { WorkerLife, type Running } from '../running';
 import type { Band, PageRaster, SheetCode, SheetOrder, SheetSpent, SheetWorker } from './protocol';
 import { WORKER_SPEAKS } from '@/words/language';
-import { say } from '@/words/say';
 
-interface Hand {
-  worker: Worker;
-  remote: Remote<SheetWorker>;
-}
+/** One of those that share the work on a sheet. */
+type Hand = WorkerLife<SheetWorker>;
 
-const create = (): Hand => {
-  const worker = new Worker(new URL('./sheet.worker.ts', import.meta.url), WORKER_SPEAKS);
-  return { worker, remote: wrap<SheetWorker>(worker) };
-};
+const create = (): Hand =>
+  new WorkerLife<SheetWorker>(() => new Worker(new URL('./sheet.worker.ts', import.meta.url), WORKER_SPEAKS));
+const failed = (reason: string) => fail('sheet-failed', reason);
 
 /** Hands that did a sheet to its end, kept a while for the next one, with nothing open in them. */
 const resting = new Map<Hand, ReturnType<typeof setTimeout>>();
@@ -25,16 +21,15 @@ function take(): Hand {
   if (!rested) return create();
   clearTimeout(resting.get(rested));
   resting.delete(rested);
-  return rested;
+  return rested.isAlive ? rested : take();
 }
 
 function lay(hand: Hand): void {
-  hand.worker.onerror = null;
   resting.set(
     hand,
     setTimeout(() => {
       resting.delete(hand);
-      hand.worker.terminate();
+      hand.end();
     }, REST_MS),
   );
 }
@@ -72,75 +67,105 @@ function bandsOf({ pack }: SheetOrder): Band[] {
 class Crew {
   private readonly hired: Hand[] = [];
   /** Those that have the sheet open. */
-  readonly hands: Remote<SheetWorker>[] = [];
-  constructor(private readonly broke: (reason: string) => void) {}
-
-  private hire(): Hand {
-    const hand = take();
-    hand.worker.onerror = (event) => this.broke(event.message || say`the worker stopped`);
-    this.hired.push(hand);
-    return hand;
-  }
+  private readonly open: Hand[] = [];
+  private isOver = false;
 
   /** The first worker decodes, while the others start; they share its frames, where there are some. */
-  async open(order: SheetOrder, wanted: number): Promise<Result<void, SheetCode>> {
-    const [leader, ...others] = Array.from({ length: wanted }, () => this.hire().remote);
-    const first = await leader!.open(order, null);
-    if (!first.ok) return first;
-    this.hands.push(leader!);
-    const frames = first.value;
+  async take(order: SheetOrder, wanted: number): Promise<Result<void, SheetCode>> {
+    const [leader, ...others] = Array.from({ length: wanted }, () => take());
+    this.hired.push(leader!, ...others);
+    others.forEach((other) => other.warm());
+    const opened = await this.ask(leader!, (job) => job.open(order, null));
+    if (!opened.ok) return opened;
+    this.open.push(leader!);
+    const frames = opened.value;
     if (frames.every((frame) => frame !== null))
       await Promise.all(
         others.map(async (other) => {
           const clones = frames.map((frame) => frame.clone());
-          await other.open(order, transfer(clones, clones));
-          this.hands.push(other);
+          const also = await this.ask(other, (job) => job.open(order, transfer(clones, clones)));
+          if (also.ok) this.open.push(other);
         }),
       );
     for (const frame of frames) frame?.close();
     return ok(undefined);
   }
 
+  /** What one of them does with the sheet. One that ended has it open no more. */
+  lead<T>(run: (job: Remote<SheetWorker>) => Promise<Result<T, SheetCode>>): Promise<Result<T, SheetCode>> {
+    return this.ask(this.open[0]!, run);
+  }
+
+  /** Shares tasks out, each to whoever is free. @returns the first failure */
+  async share<T>(
+    tasks: readonly T[],
+    run: (job: Remote<SheetWorker>, task: T) => Promise<Result<void, SheetCode>>,
+  ): Promise<Result<void, SheetCode>> {
+    const waiting = [...tasks];
+    let failure: Result<void, SheetCode> = ok(undefined);
+    await Promise.all(
+      this.open.map(async (hand) => {
+        for (let task = waiting.shift(); task !== undefined && failure.ok; task = waiting.shift()) {
+          const next = task;
+          const done = await this.ask(hand, (job) => run(job, next));
+          if (!done.ok) failure = done;
+        }
+      }),
+    );
+    return failure;
+  }
+
   /** Closes what is open in them. A worker that fails at it is ended. */
   async rest(): Promise<(SheetSpent | null)[]> {
     return Promise.all(
-      this.hired.splice(0).map((hand) =>
-        hand.remote.close().then(
-          (spent) => {
-            lay(hand);
-            return spent;
-          },
-          () => {
-            hand.worker.terminate();
-            return null;
-          },
-        ),
-      ),
+      this.hired.splice(0).map(async (hand) => {
+        const closed = hand.isAlive
+          ? await hand.ask<SheetSpent | null>(
+              (job) => job.close(),
+              () => null,
+            ).done
+          : null;
+        if (closed) lay(hand);
+        else hand.end();
+        return closed;
+      }),
     );
   }
 
   end(): void {
-    for (const { worker } of this.hired.splice(0)) worker.terminate();
+    this.isOver = true;
+    for (const hand of this.hired.splice(0)) hand.end();
+  }
+
+  /** Nothing more once it is over: a worker that was ended would be started anew. */
+  private async ask<T>(
+    hand: Hand,
+    run: (job: Remote<SheetWorker>) => Promise<Result<T, SheetCode>>,
+  ): Promise<Result<T, SheetCode>> {
+    if (this.isOver) return CANCELLED;
+    return (await hand.ask<Result<T, SheetCode>>(run, failed).done) ?? CANCELLED;
   }
 }
+
+const CANCELLED = failed('cancelled');
 
 function startCrew<T>(
   run: (crew: Crew) => Promise<Result<T, SheetCode>>,
   onSpent?: (spent: (SheetSpent | null)[]) => void,
 ): Running<Result<T, SheetCode>> {
-  let settle: (value: Result<T, SheetCode> | null) => void = () => undefined;
-  const crew = new Crew((reason) => settle(fail('sheet-failed', reason)));
-  const done = new Promise<Result<T, SheetCode> | null>((resolve) => {
-    settle = resolve;
-    run(crew).then(
-      (made) => {
-        resolve(made);
-        void crew.rest().then(onSpent);
-      },
-      (error: unknown) => settle(fail('sheet-failed', error instanceof Error ? error.message : String(error))),
-    );
-  }).finally(() => crew.end());
-  return { done, cancel: () => settle(null) };
+  const crew = new Crew();
+  let cancel: (nothing: null) => void = () => undefined;
+  const cancelled = new Promise<null>((resolve) => {
+    cancel = resolve;
+  });
+  const made = run(crew).then(
+    (result) => {
+      void crew.rest().then(onSpent);
+      return result;
+    },
+    (error: unknown) => failed(error instanceof Error ? error.message : String(error)),
+  );
+  return { done: Promise.race([made, cancelled]).finally(() => crew.end()), cancel: () => cancel(null) };
 }
 
 const crewSize = (tasks: number): number =>
@@ -154,26 +179,18 @@ export function makeSheet(
 ): Running<Result<Uint8Array<ArrayBuffer>, SheetCode>> {
   return startCrew(async (crew) => {
     const bands = bandsOf(order);
-    const opened = await crew.open(order, crewSize(bands.length));
+    const opened = await crew.take(order, crewSize(bands.length));
     if (!opened.ok) return opened;
     onProgress(DECODED);
     const jpegs = new Map<Band, Uint8Array<ArrayBuffer>>();
-    const waiting = [...bands];
-    let failure: Result<never, SheetCode> | null = null;
-    await Promise.all(
-      crew.hands.map(async (hand) => {
-        for (let band = waiting.shift(); band && !failure; band = waiting.shift()) {
-          const made = await hand.band(band);
-          if (!made.ok) {
-            failure = made;
-            return;
-          }
-          jpegs.set(band, made.value);
-          onProgress(DECODED + ((BANDS_DONE - DECODED) * jpegs.size) / bands.length);
-        }
-      }),
-    );
-    if (failure) return failure;
+    const drawn = await crew.share(bands, async (job, band) => {
+      const made = await job.band(band);
+      if (!made.ok) return made;
+      jpegs.set(band, made.value);
+      onProgress(DECODED + ((BANDS_DONE - DECODED) * jpegs.size) / bands.length);
+      return ok(undefined);
+    });
+    if (!drawn.ok) return drawn;
     const images: SheetImages = order.pack.pages.map((layout, page) =>
       layout.places.map((_, place) =>
         bands
@@ -181,38 +198,42 @@ export function makeSheet(
           .map((band) => ({ top: band.top, rows: band.rows, jpeg: jpegs.get(band) ?? new Uint8Array() })),
       ),
     );
-    const pdf = await crew.hands[0]!.write(
-      transfer(
-        images,
-        [...jpegs.values()].map((jpeg) => jpeg.buffer),
+    const pdf = await crew.lead(async (job) =>
+      ok(
+        await job.write(
+          transfer(
+            images,
+            [...jpegs.values()].map((jpeg) => jpeg.buffer),
+          ),
+        ),
       ),
     );
     onProgress(1);
-    return ok(pdf);
+    return pdf;
   }, onSpent);
 }
 
 /** One page as a PNG that knows its density. */
 export const makePagePng = (order: SheetOrder, page: number): Running<Result<Uint8Array<ArrayBuffer>, SheetCode>> =>
   startCrew(async (crew) => {
-    const opened = await crew.open(order, 1);
+    const opened = await crew.take(order, 1);
     if (!opened.ok) return opened;
     const {
       page: { widthMm, heightMm },
       rasterPpi,
     } = order.pack.pages[page]!;
     const ppi = Math.min(rasterPpi, Math.floor(25.4 * Math.sqrt(MOST_PAGE_PX / (widthMm * heightMm))));
-    return crew.hands[0]!.pagePng(page, ppi);
+    return crew.lead((job) => job.pagePng(page, ppi));
   });
 
 /** Every page at a low density, as it should come out of the printer. */
 export const drawPages = (order: SheetOrder, pxPerMm: number): Running<Result<PageRaster[], SheetCode>> =>
   startCrew(async (crew) => {
-    const opened = await crew.open(order, 1);
+    const opened = await crew.take(order, 1);
     if (!opened.ok) return opened;
     const pages: PageRaster[] = [];
     for (const page of order.pack.pages.keys()) {
-      const drawn = await crew.hands[0]!.pageRaster(page, pxPerMm);
+      const drawn = await crew.lead((job) => job.pageRaster(page, pxPerMm));
       if (!drawn.ok) return drawn;
       pages.push(drawn.value);
     }

@@ -1,4 +1,4 @@
-import { proxy, wrap } from 'comlink';
+import { proxy } from 'comlink';
 import { fail, type Result } from '@/core/shared';
 import { startWorker, type Running } from '../running';
 import type { TraceJob, TraceJobCode, Traced } from './protocol';
@@ -11,8 +11,8 @@ export const traceBlank = (
   longMm: number,
   onPhoto: (photo: ImageBitmap) => void,
 ): Running<Result<Traced, TraceJobCode>> =>
-  startWorker<Result<Traced, TraceJobCode>>(
+  startWorker<TraceJob, Result<Traced, TraceJobCode>>(
     create,
-    (worker) => wrap<TraceJob>(worker).trace(photo, longMm, proxy(onPhoto)),
+    (job) => job.trace(photo, longMm, proxy(onPhoto)),
     (reason) => fail('trace-failed', reason),
   );

@@ -26,8 +26,8 @@ export function useInspector(): () => Inspector | null {
     report(order);
     if (!order.ok || !preview || !key) return null;
     const { current } = waiting;
-    if (current?.of === key && current.inspector.fresh) return current.inspector;
-    if (current?.inspector.fresh) current.inspector.worker.terminate();
+    if (current?.of === key && current.inspector.isFresh()) return current.inspector;
+    if (current?.inspector.isFresh()) current.inspector.end();
     const inspector = prepareInspector({ landed: order.value, picture: preview });
     waiting.current = { of: key, inspector };
     return inspector;
@@ -43,7 +43,7 @@ export function useInspector(): () => Inspector | null {
   }, [isLaid, key, piece.rub.readings.length]);
   useEffect(
     () => () => {
-      if (waiting.current?.inspector.fresh) waiting.current.inspector.worker.terminate();
+      if (waiting.current?.inspector.isFresh()) waiting.current.inspector.end();
       waiting.current = null;
     },
     [],

@@ -7,7 +7,6 @@ import { storedFrom } from '@/features/shell';
 import { useSheetJob } from '@/features/sheets';
 import { database, storedPicture } from '@/storage';
 import { useClock } from '@/ui';
-import { inspectPiece } from '@/workers/inspect/client';
 import { useInspector } from './use-inspector';
 import type { Inspected } from '@/workers/inspect/protocol';
 import { inspectPicture } from '@/workers/picture/client';
@@ -48,8 +47,7 @@ export function useReading(): ReadingJob {
     setUnfound(null);
     job.run(
       (onProgress) => {
-        const running = inspectPiece(
-          inspector,
+        const running = inspector.inspect(
           { dry, wet, corners },
           (photo) => setUnderWay({ photo, outline: null }),
           (share, outline) => {

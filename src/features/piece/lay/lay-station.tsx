@@ -64,7 +64,7 @@ export function LayStation() {
 
   const reasons: ReasonLine[] = [];
   if (planned && binder && plan.surface.record && !dry) {
-    const ofSurface = binder.wholeSurface
+    const ofSurface = planned.coat.wholeFace
       ? say`of surface, the whole face`
       : say`of surface, ${units.length(lay.extendMm)} past the print`;
     for (const face of planned.coat.faces)
@@ -179,7 +179,7 @@ export function LayStation() {
               options={FACES}
               onCommit={(choice) => change('lay', { faces: facesOf(choice) }, say`coated faces`)}
             />
-            {!binder.wholeSurface && (
+            {planned.coat.canGoPast && (
               <LengthField
                 small
                 label={say`Coat goes past the print by`}
