@@ -1,5 +1,7 @@
+import { request } from 'node:http';
 import { expect, test } from '@playwright/test';
 import { DEMO_URL, openDemo, tourOf } from './support/page';
+import { ownServer } from './support/server';
 
 // That nothing goes against the policy, and nothing asks another host, every other journey watches (support/test.ts).
 test('every page comes with its policy, and a script that nobody named does not run', async ({ page }) => {
@@ -18,4 +20,33 @@ test('every page comes with its policy, and a script that nobody named does not 
   });
   expect(ran).toBe(false);
   await refused;
+});
+
+test('what is asked by another method than a page’s is refused, and served by nobody', async () => {
+  const asked = (method: string, path: string): Promise<number | undefined> =>
+    new Promise((resolve, reject) => {
+      const sent = request(`${DEMO_URL}${path}`, { method }, (response) => {
+        response.resume();
+        response.on('end', () => resolve(response.statusCode));
+      });
+      sent.on('error', reject);
+      sent.end();
+    });
+  for (const path of ['/', '/clock', '/sw.js', '/piece/x/rub'])
+    for (const method of ['TRACE', 'PUT', 'POST', 'OPTIONS'])
+      expect([method, path, await asked(method, path)]).toEqual([method, path, 405]);
+  expect(await asked('TRACE', '/standins/copy-shop/quote')).toBe(405);
+  expect(await asked('POST', '/standins/copy-shop/quote')).toBe(422);
+  expect(await asked('GET', '/clock')).toBe(200);
+});
+
+test('told to end, the server ends though a stream is open', async () => {
+  const server = await ownServer(3421);
+  const stream = await fetch(`${server.url}/standins/room-sensor`);
+  expect(stream.ok).toBe(true);
+  const from = Date.now();
+  await server.stop('SIGTERM');
+  await stream.body?.cancel().catch(() => undefined);
+  // Two seconds on a quiet machine.
+  expect(Date.now() - from).toBeLessThan(10_000);
 });

@@ -4,8 +4,10 @@
  */
 const LAST_MS = 400;
 
-export function register(): void {
+export async function register(): Promise<void> {
   if (process.env.NEXT_RUNTIME !== 'nodejs') return;
   for (const signal of ['SIGTERM', 'SIGINT'] as const)
     process.on(signal, () => setTimeout(() => process.exit(0), LAST_MS).unref());
+  const { refuseOtherMethods } = await import('./methods');
+  refuseOtherMethods();
 }

@@ -1,7 +1,10 @@
 import { spawn, type ChildProcess } from 'node:child_process';
 
 /** A server of its own, for journeys in which it goes away, or speaks another language. */
-export async function ownServer(port: number, language = 'en'): Promise<{ url: string; stop: () => Promise<void> }> {
+export async function ownServer(
+  port: number,
+  language = 'en',
+): Promise<{ url: string; stop: (signal?: NodeJS.Signals) => Promise<void> }> {
   const url = `http://localhost:${port}`;
   const server: ChildProcess = spawn(
     process.execPath,
@@ -21,8 +24,8 @@ export async function ownServer(port: number, language = 'en'): Promise<{ url: s
   }
   return {
     url,
-    stop: async () => {
-      server.kill('SIGKILL');
+    stop: async (signal = 'SIGKILL') => {
+      server.kill(signal);
       await ended;
       while (await answers()) await new Promise((resolve) => setTimeout(resolve, 100));
     },
