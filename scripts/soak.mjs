@@ -1,6 +1,7 @@
 // `npm run soak`: bent files, killed browsers, full storage. Minutes rather than seconds, and no part of `npm test`.
-import { bin, installPackages, installPrograms, must } from './steps.mjs';
+import { bin, build, installPackages, installPrograms, must } from './steps.mjs';
 
 await installPackages();
 await installPrograms({ chromium: 'chromium' });
+await build();
 await must(bin('tsx'), ['bench/soak.mts', ...process.argv.slice(2)]);

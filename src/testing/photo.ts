@@ -29,11 +29,107 @@ export interface PhotoOf {
   glare: { x: number; y: number; radius: number; strength: number } | null;
   /** Light of the table: 0.36 is dark wood. */
   table: number;
+  /** What it lies on: plain wood, or something with edges of its own. */
+  ground: Ground;
   /** Over 1 the sheet's edges lie outside the photo. */
   zoom: number;
   /** White that the machine leaves on every side, mm; darkness that comes out, share. */
   marginMm: number;
   kept: number;
+}
+
+/** Grounds that a sheet lies on, by how light they are at a place of the sheet's plane, 0–1. Lengths mm. */
+export const GROUNDS = [
+  'plain',
+  'checks',
+  'stripes',
+  'planks',
+  'tiles',
+  'cut-tile',
+  'papers',
+  'print',
+  'hands',
+  'shadow',
+] as const;
+export type Ground = (typeof GROUNDS)[number];
+/** Cloth, tiles and paper are nearly without colour. */
+const PATTERNED: ReadonlySet<Ground> = new Set(['checks', 'stripes', 'tiles', 'cut-tile', 'papers', 'print']);
+
+interface GroundOf {
+  ground: Ground;
+  table: number;
+  seed: number;
+  widthMm: number;
+  heightMm: number;
+}
+
+/** How light the ground is at a place of the sheet's plane, and how much of the light reaches the place, sheet or not. */
+function groundOf({ ground, table, seed, widthMm, heightMm }: GroundOf): {
+  level: (x: number, y: number) => number;
+  lit: (x: number, y: number) => number;
+} {
+  const chance = seededChance(seed + 7919);
+  const between = (low: number, high: number) => low + (high - low) * chance();
+  const angle = between(-0.06, 0.06) + (chance() < 0.3 ? between(-0.7, 0.7) : 0);
+  const [c, s] = [cos(angle), sin(angle)];
+  const pitch = between(12, 70);
+  const [ox, oy] = [between(0, 100), between(0, 100)];
+  const [dark, pale] = [between(0.15, 0.5), between(0.6, 0.92)];
+  const u = (x: number, y: number) => c * (x + ox) + s * (y + oy);
+  const v = (x: number, y: number) => -s * (x + ox) + c * (y + oy);
+  const odd = (value: number) => floor(value / pitch) % 2 !== 0;
+  const side = floor(chance() * 4);
+  /** Distance outside the sheet's side, mm. */
+  const beyond = (x: number, y: number) => [x - widthMm, -x, y - heightMm, -y][side] ?? 0;
+  const seam = between(4, 40);
+  const sheets = [0, 1, 2, 3].map(() => ({
+    x: between(-0.5, 1.2) * widthMm,
+    y: between(-0.5, 1.2) * heightMm,
+    turn: between(-0.5, 0.5),
+    level: between(0.7, 0.93),
+  }));
+  const fingers = [0, 1, 2, 3].map((at) => ({
+    along: between(0.1, 0.3) + at * between(0.1, 0.18),
+    reach: between(2, 14),
+  }));
+  const plain = () => table;
+  const shadowFrom = between(-30, 25);
+  const shadowDeep = between(0.45, 0.8);
+  const slant = between(-0.15, 0.15);
+  const levels: Record<Ground, (x: number, y: number) => number> = {
+    plain,
+    checks: (x, y) => (odd(u(x, y)) === odd(v(x, y)) ? pale : dark),
+    stripes: (x, y) => (odd(side < 2 ? u(x, y) : v(x, y)) ? pale : dark),
+    planks: (x, y) => {
+      const at = (side < 2 ? u(x, y) : v(x, y)) / (pitch + 40);
+      const gap = at - floor(at);
+      return gap < 0.03 ? 0.1 : dark + 0.2 + 0.1 * sin(floor(at) * 7.3) + 0.03 * sin((side < 2 ? x : y) / 3);
+    },
+    tiles: (x, y) => {
+      const [a, b] = [u(x, y) / (pitch + 60), v(x, y) / (pitch + 60)];
+      return a - floor(a) < 0.04 || b - floor(b) < 0.04 ? dark : pale;
+    },
+    'cut-tile': (x, y) => (beyond(x, y) < seam ? pale : dark),
+    papers: (x, y) => {
+      for (const sheet of sheets) {
+        const [a, b] = [x - sheet.x, y - sheet.y];
+        const [p, q] = [a * cos(sheet.turn) + b * sin(sheet.turn), b * cos(sheet.turn) - a * sin(sheet.turn)];
+        if (p > 0 && q > 0 && p < 180 && q < 250) return sheet.level;
+      }
+      return dark;
+    },
+    print: (x, y) => 0.5 + 0.2 * sin(x / 9 + 2 * sin(y / 23)) + 0.2 * sin(y / 13 + 3 * sin(x / 31)),
+    hands: plain,
+    shadow: plain,
+  };
+  const isFinger = (x: number, y: number) => {
+    const [length, along] = side < 2 ? [heightMm, y] : [widthMm, x];
+    return fingers.some(({ along: at, reach }) => Math.abs(along - at * length) < 8 && beyond(x, y) > -reach);
+  };
+  return {
+    level: (x, y) => (ground === 'hands' && isFinger(x, y) ? -0.55 : levels[ground](x, y)),
+    lit: (x, y) => (ground !== 'shadow' ? 1 : beyond(x, y) + slant * (side < 2 ? y : x) > shadowFrom ? shadowDeep : 1),
+  };
 }
 
 /** Taken once: looking a global up is slow in a test's own realm. */
@@ -78,6 +174,8 @@ export function photoOf(of: PhotoOf): Rgba {
   const curl = of.bowMm > 0 ? curledBack(of) : null;
   const data = new Uint8ClampedArray(width * height * 4).fill(255);
   const linear = new Float32Array(width * height * 3);
+  const under = groundOf(of);
+  const [green, blue] = PATTERNED.has(of.ground) ? [0.97, 0.94] : [0.8 + 0.15 * of.table, 0.6 + 0.3 * of.table];
   const lit = (x: number, y: number) =>
     1 -
     of.light * (0.6 * (x / width) + 0.4 * (y / height)) -
@@ -91,17 +189,19 @@ export function photoOf(of: PhotoOf): Rgba {
         y: (back[3] * (x + 0.5) + back[4] * (y + 0.5) + back[5]) / w,
       };
       const at = curl ? curl(flat.x, flat.y) : flat;
-      const glow = lit(x, y);
+      const glow = lit(x, y) * under.lit(flat.x, flat.y);
       const to = (y * width + x) * 3;
       // The sheet's rim is mixed with the table, as a lens does.
       const inside = min(at.x, at.y, of.widthMm - at.x, of.heightMm - at.y) * fill + 0.5;
-      const cover = inside < 0 ? 0 : inside > 1 ? 1 : inside;
+      const level = under.level(flat.x, flat.y);
+      // A finger lies over the sheet: its level is told below nothing.
+      const cover = level < 0 || inside < 0 ? 0 : inside > 1 ? 1 : inside;
       if (cover < 1) {
-        const wood = of.table + 0.06 * sin(y / 7 + 3 * sin(x / 160 + of.seed)) + 0.05 * sin(y / 2.3 + x / 40);
+        const wood = Math.abs(level) + 0.06 * sin(y / 7 + 3 * sin(x / 160 + of.seed)) + 0.05 * sin(y / 2.3 + x / 40);
         linear[to] = wood * glow * 255;
         // Pale tables are paler in colour too.
-        linear[to + 1] = wood * (0.8 + 0.15 * of.table) * glow * 255;
-        linear[to + 2] = wood * (0.6 + 0.3 * of.table) * glow * 255;
+        linear[to + 1] = wood * green * glow * 255;
+        linear[to + 2] = wood * blue * glow * 255;
         if (cover === 0) continue;
       }
       const white =
@@ -112,8 +212,8 @@ export function photoOf(of: PhotoOf): Rgba {
       const [sx, sy] = [floor(px * pxPerMm), floor(py * pxPerMm)];
       const out = white || sx < 0 || sy < 0 || sx >= page.width || sy >= page.height;
       for (let channel = 0; channel < 3; channel++) {
-        const level = out ? 255 : 255 - of.kept * (255 - page.data[(sy * page.width + sx) * 4 + channel]);
-        linear[to + channel] = cover * level * glow * 0.94 + (1 - cover) * linear[to + channel];
+        const shown = out ? 255 : 255 - of.kept * (255 - page.data[(sy * page.width + sx) * 4 + channel]);
+        linear[to + channel] = cover * shown * glow * 0.94 + (1 - cover) * linear[to + channel];
       }
     }
   if (of.glare) addGlare(linear, width, height, of.glare);

@@ -86,6 +86,7 @@ function read({ seed, case: chosen, patch, instead, bare, scan, dense, sentCase 
     zoom: 1,
     marginMm: 0,
     kept: between(0.8, 1),
+    ground: 'plain',
     ...patch,
   };
   const photo = bare ? load(bare) : scan ? printed[at][0] : photoOf(of);

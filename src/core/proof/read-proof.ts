@@ -25,6 +25,7 @@ import { DENSITY, type ExpectedPage } from './expected-page';
 import { INKED, cutSides, type Spot } from './cut-sides';
 import type { Density } from './density';
 import { findPage, type FoundPage } from './page-quad';
+import { edgesAreSure } from './sure-edges';
 import { atDensity, coarse, fine, likeness, slopesOf, type Affine, type Slopes } from './register';
 import type { ProofReading, SizeUnread } from './verdict';
 
@@ -160,7 +161,11 @@ export function readProof(
   if (drawn < LEAST_PICTURE_MATCH)
     return fail('proof-no-marks', `expected the picture of a page, found only its marks: ${drawn.toFixed(2)}`);
   const match = likeness(sent.full, seen, SAME);
-  const sizeUnread = match < LEAST_SIZE_MATCH ? 'unclear' : unreadSize(sheet, { photo, page: own.page, density });
+  const sizeUnread =
+    match < LEAST_SIZE_MATCH
+      ? 'unclear'
+      : (unreadSize(sheet, { photo, page: own.page, density }) ??
+        (sheet && !edgesAreSure(photo, h, size, whitenessOf(own, best.flipped, change)) ? 'no-edges' : null));
   const [across, along] = [Math.hypot(change[0], change[3]), Math.hypot(change[1], change[4])];
   const { veiled, ...levels } = levelsOf(photo, own, best.flipped, h, change);
   if (veiled && sizeUnread === 'unclear')
@@ -177,6 +182,25 @@ export function readProof(
     ...levels,
   });
 }
+
+/** Whether nothing was printed at a place of the sheet as it was found, laid flat: pixels at `DENSITY`. */
+function whitenessOf(
+  { raster }: ExpectedPage,
+  flipped: boolean,
+  [a, b, c, d, e, f]: Affine,
+): (x: number, y: number) => boolean {
+  const upright = grayOf(raster);
+  const sent = flipped ? mirroredGray(upright) : upright;
+  const det = a * e - b * d;
+  return (x, y) => {
+    const [px, py] = [(e * (x - c) - b * (y - f)) / det, (a * (y - f) - d * (x - c)) / det];
+    for (let dy = -NEAR_INK_PX; dy <= NEAR_INK_PX; dy += NEAR_INK_PX)
+      for (let dx = -NEAR_INK_PX; dx <= NEAR_INK_PX; dx += NEAR_INK_PX)
+        if (sample(sent, px + dx, py + dy) < WHITE) return false;
+    return true;
+  };
+}
+const NEAR_INK_PX = 2;
 
 function sentPage(gray: Gray): Sent {
   const stands = standing(gray);

@@ -4,8 +4,8 @@
  */
 export type ProofReason = 'mirrored' | 'scale-across' | 'scale-along' | 'cut-off' | 'pale' | 'cast';
 /**
- * Why the size can't be told: the page bows, neither its four edges nor a scan's density say how large it is, or too
- * much of it is lost in light or blur.
+ * Why the size can't be told: the page bows, neither its four edges, sure to be its own, nor a scan's density say how
+ * large it is, or too much of it is lost in light or blur.
  */
 export type SizeUnread = 'not-flat' | 'no-edges' | 'unclear';
 export type PageSide = 'left' | 'right' | 'top' | 'bottom';

@@ -28,8 +28,8 @@ const UNREAD: Readonly<Record<SizeUnread, string>> = {
   'not-flat': say`The page bows: its size can’t be told. Flatten it – put a book on it overnight – or measure the bar.`,
   unclear: say`Too much of the page is lost in a lamp’s mirror image or in blur: its size can’t be told. Take the
     photo again from another side, or measure the bar.`,
-  'no-edges': say`Not all four edges of the page are in view, and the file doesn’t say how dense it is: its size
-    can’t be told. Take the photo from further off, or measure the bar.`,
+  'no-edges': say`Its four edges can’t be told for sure, and the file doesn’t say how dense it is: its size can’t be
+    told. Lay it on something plain and dark, with all four edges in view and nothing over them, or measure the bar.`,
 };
 
 const percent = (share: number | null): string => (share === null ? say`not told` : `${(share * 100).toFixed(1)} %`);
