@@ -284,7 +284,8 @@ export const soakLeaving = (seed: number): Promise<Soaked> =>
           (page) => page.locator(`header a[href="${path}"]`).first().click(),
         ],
       ),
-      ['back', (page) => page.evaluate(() => history.go(-2))],
+      // To the shelf, however many stations there were between.
+      ['back', (page) => page.evaluate(() => history.go(Number(sessionStorage.shelf) - history.length))],
     ];
     for (const station of stations) {
       const context = await opened();
@@ -292,6 +293,7 @@ export const soakLeaving = (seed: number): Promise<Soaked> =>
       for (const [way, leave] of ways) {
         await page.goto(`${ADDRESS}/pieces`);
         await page.getByText('Fern platform marker').first().waitFor();
+        await page.evaluate(() => (sessionStorage.shelf = String(history.length)));
         await page.locator(`a[href*="/piece/${PIECE}"]`).first().click();
         await page.waitForURL(`**/piece/${PIECE}/**`);
         await openAt(page, station);

@@ -60,14 +60,15 @@ export function ClockQuestion() {
     <Dialog open data-testid="clock-question">
       <DialogTitle component="h2">{say`Is it ${clockTime(now, now)} on ${longDate(now)}?`}</DialogTitle>
       <DialogContent>
-        <DialogContentText>
+        <DialogContentText gutterBottom>
           {names.length === 1
             ? say`${first.name}: by this machine’s clock its wait is over. While Fobbet was closed nothing counted along, and a clock that was set ahead would look the same.`
             : say`${first.name} and ${names.length - 1} more: by this machine’s clock their wait is over. While Fobbet was closed nothing counted along, and a clock that was set ahead would look the same.`}
         </DialogContentText>
         {asksHours && (
           <FigureField
-            label={say`Set ahead by`}
+            label={say`Set ahead by, in hours`}
+            hint={say`What waits goes on for so long.`}
             unit="h"
             min={0}
             max={10_000}
