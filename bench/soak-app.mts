@@ -238,7 +238,8 @@ export const soakWindows = (seed: number): Promise<Soaked> =>
                 );
             } else if (!isStored && active.every((other) => other === at || fields[other] !== field))
               wrong.push(
-                `edit ${edits}: ${field.testId} ${String(mine)} lost unasked, ${String(field.of(now))} is kept (${String(field.of(before))} before)`,
+                `edit ${edits}: ${field.testId} ${String(mine)} lost unasked, ` +
+                  `${String(field.of(now))} is kept (${String(field.of(before))} before)`,
               );
             else if (!isStored && active.every((other) => questions[other] === 0))
               wrong.push(
@@ -470,7 +471,9 @@ export async function soakShop(_seed: number): Promise<Soaked> {
     const endMs = await server.stop();
     if (endMs > 2000) wrong.push(`took ${endMs.toFixed(0)} ms to end`);
     return {
-      said: `${JOBS} heavy proofs at a time: ${count(200)} made, ${count(503)} told to come back, most ${mostMb.toFixed(0)} MB, then a quote in ${quoteMs.toFixed(0)} ms, ended in ${endMs.toFixed(0)} ms`,
+      said:
+        `${JOBS} heavy proofs at a time: ${count(200)} made, ${count(503)} told to come back, ` +
+        `most ${mostMb.toFixed(0)} MB, then a quote in ${quoteMs.toFixed(0)} ms, ended in ${endMs.toFixed(0)} ms`,
       wrong,
     };
   } finally {

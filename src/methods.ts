@@ -1,7 +1,7 @@
 import { Server, type IncomingMessage, type ServerResponse } from 'node:http';
 
 /** Everything is read; only the stand-ins are sent something. */
-export const methodsFor = (path: string): readonly string[] =>
+const methodsFor = (path: string): readonly string[] =>
   path.startsWith('/standins/') ? ['GET', 'HEAD', 'POST'] : ['GET', 'HEAD'];
 
 /**
@@ -10,7 +10,7 @@ export const methodsFor = (path: string): readonly string[] =>
  *
  * @returns whether it was answered
  */
-export function refusesMethod(
+function refusesMethod(
   { method = '', url = '' }: Pick<IncomingMessage, 'method' | 'url'>,
   response: Pick<ServerResponse, 'writeHead' | 'end'>,
 ): boolean {

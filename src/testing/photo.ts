@@ -51,7 +51,7 @@ export const GROUNDS = [
   'hands',
   'shadow',
 ] as const;
-export type Ground = (typeof GROUNDS)[number];
+type Ground = (typeof GROUNDS)[number];
 /** Cloth, tiles and paper are nearly without colour. */
 const PATTERNED: ReadonlySet<Ground> = new Set(['checks', 'stripes', 'tiles', 'cut-tile', 'papers', 'print']);
 

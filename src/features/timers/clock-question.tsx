@@ -62,8 +62,9 @@ export function ClockQuestion() {
       <DialogContent>
         <DialogContentText gutterBottom>
           {names.length === 1
-            ? say`${first.name}: by this machine’s clock its wait is over. While Fobbet was closed nothing counted along, and a clock that was set ahead would look the same.`
-            : say`${first.name} and ${names.length - 1} more: by this machine’s clock their wait is over. While Fobbet was closed nothing counted along, and a clock that was set ahead would look the same.`}
+            ? say`${first.name}: by this machine’s clock its wait is over.`
+            : say`${first.name} and ${names.length - 1} more: by this machine’s clock their wait is over.`}{' '}
+          {say`While Fobbet was closed nothing counted along, and a clock that was set ahead would look the same.`}
         </DialogContentText>
         {asksHours && (
           <FigureField

@@ -7,7 +7,7 @@
 import { MS_PER_MINUTE } from '@/core/shared';
 
 /** What the server counts: seconds since a start of its machine, and which start that was. */
-export interface Counted {
+interface Counted {
   bootId: string;
   seconds: number;
 }
@@ -51,7 +51,7 @@ const LEAST_GAP_MS = 15 * MS_PER_MINUTE;
 const MOST_GAPS = 100;
 
 /** @param before of this page; null where it was only just opened */
-export function reckon(note: Note | null, look: Look, before: Pick<Look, 'wallMs' | 'runMs'> | null): Reckoned {
+function reckon(note: Note | null, look: Look, before: Pick<Look, 'wallMs' | 'runMs'> | null): Reckoned {
   if (!note) return { setByMs: 0, uncountedMs: 0 };
   const { counted } = look;
   if (counted && note.counted?.bootId === counted.bootId) {
@@ -68,7 +68,7 @@ export function reckon(note: Note | null, look: Look, before: Pick<Look, 'wallMs
 }
 
 /** What is kept after a look, by the clock as it is now. */
-export function noted(note: Note | null, look: Look, { setByMs, uncountedMs }: Reckoned): Note {
+function noted(note: Note | null, look: Look, { setByMs, uncountedMs }: Reckoned): Note {
   const known = look.counted && note?.counted?.bootId === look.counted.bootId ? note.wallMs : Infinity;
   const gaps = (note?.gaps ?? [])
     // What the server counted after all is a gap no more.
