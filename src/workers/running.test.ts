@@ -145,8 +145,18 @@ describe('one worker’s life', () => {
     const given = startWorker<Job, Answer>(create, (job) => job.hang(), failed);
     given.cancel();
     expect(await given.done).toBeNull();
-    const slow = startWorker<Job, Answer>(create, (job) => job.hang(), failed, 20);
+    const told: boolean[] = [];
+    const slow = startWorker<Job, Answer>(
+      create,
+      (job) => job.hang(),
+      (reason, isSlow) => {
+        told.push(isSlow);
+        return failed(reason);
+      },
+      20,
+    );
     expect(await slow.done).toEqual({ reason: expect.stringContaining('too long') as string });
+    expect(told).toEqual([true]);
     expect(FakeWorker.made.map(({ ended }) => ended)).toEqual([true, true, true, true]);
   });
 });

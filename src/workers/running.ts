@@ -8,6 +8,9 @@ export interface Running<T> {
   cancel: () => void;
 }
 
+/** A job's own failure, of a reason; whether it was its own time that was up. */
+type Failed<T> = (reason: string, isSlow: boolean) => T;
+
 interface LifeOptions {
   /** Whether an order waits until the one before it is answered. */
   inTurn?: boolean;
@@ -54,9 +57,10 @@ export class WorkerLife<Job> {
    *
    * @param failed makes the job's own failure from a reason
    */
-  ask<T>(run: (job: Remote<Job>) => Promise<T>, failed: (reason: string) => T): Running<T> {
+  ask<T>(run: (job: Remote<Job>) => Promise<T>, failed: Failed<T>): Running<T> {
     let isCancelled = false;
     let isUnderWay = false;
+    let isSlow = false;
     const { inTurn = false, limitMs = LONGEST_MS } = this.options;
     const carryOut = async (): Promise<T | null> => {
       if (inTurn) await this.last;
@@ -65,10 +69,16 @@ export class WorkerLife<Job> {
       let limit: ReturnType<typeof setTimeout> | undefined;
       try {
         const { job, ended, end } = this.started();
-        limit = setTimeout(() => end(say`it took too long`), limitMs);
-        return await Promise.race([run(job), ended.then((reason) => (reason === null ? null : failed(reason)))]);
+        limit = setTimeout(() => {
+          isSlow = true;
+          end(say`it took too long`);
+        }, limitMs);
+        return await Promise.race([
+          run(job),
+          ended.then((reason) => (reason === null ? null : failed(reason, isSlow))),
+        ]);
       } catch (error) {
-        return failed(error instanceof Error ? error.message : String(error));
+        return failed(error instanceof Error ? error.message : String(error), isSlow);
       } finally {
         clearTimeout(limit);
         isUnderWay = false;
@@ -117,7 +127,7 @@ export class WorkerLife<Job> {
 export function startWorker<Job, T>(
   create: () => Worker,
   run: (job: Remote<Job>) => Promise<T>,
-  failed: (reason: string) => T,
+  failed: Failed<T>,
   limitMs = LONGEST_MS,
 ): Running<T> {
   const life = new WorkerLife<Job>(create, { limitMs });

@@ -6,6 +6,7 @@ import { usePlannedPieces, type PlannedPiece } from '@/features/shelf';
 import { FigureField, clockTime, longDate, useNow } from '@/ui';
 import { say } from '@/words/say';
 import { useTrueTime } from './time-watch';
+import { isDoubtful } from './true-time';
 import { isRunning, useTimers } from './timers';
 
 interface Wait {
@@ -35,20 +36,20 @@ function waitsOf({ piece, plan }: PlannedPiece): Wait[] {
  * about: by the time of day alone a clock that was set ahead looks like hours that passed.
  */
 export function ClockQuestion() {
-  const { isHeld, isDoubtful, answer } = useTrueTime();
+  const { isHeld, gaps, answer } = useTrueTime();
   const { timers } = useTimers();
   const { planned } = usePlannedPieces();
   const now = useNow();
   const [asksHours, setAsksHours] = useState(false);
   const [hours, setHours] = useState<number | null>(null);
-  if (!isHeld) return null;
+  if (!isHeld || gaps.length === 0) return null;
   const waits: Wait[] = [
     ...timers
       .filter(isRunning)
       .map(({ label, startedAt, endsAt }) => ({ name: label, fromAt: startedAt, untilAt: endsAt })),
     ...planned.flatMap(waitsOf),
   ];
-  const doubtful = waits.filter(isDoubtful);
+  const doubtful = waits.filter((wait) => isDoubtful(wait, gaps, now));
   const [first] = doubtful;
   if (!first) return null;
   const names = [...new Set(doubtful.map(({ name }) => name))];

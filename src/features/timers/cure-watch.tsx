@@ -13,6 +13,7 @@ import { READY_WORDS } from '@/words';
 import { callAt } from './call-at';
 import { notify } from './notify';
 import { useTrueTime } from './time-watch';
+import { isDoubtful } from './true-time';
 import { say } from '@/words/say';
 
 const SEEN_KEY = 'fobbet.cure-told';
@@ -73,7 +74,7 @@ export function CureWatch() {
   const clock = useClock();
   const notice = useNotice();
   const router = useRouter();
-  const { isHeld, settle, isDoubtful } = useTrueTime();
+  const { isHeld, settle, gaps } = useTrueTime();
   const { planned } = usePlannedPieces();
 
   useEffect(() => {
@@ -81,10 +82,10 @@ export function CureWatch() {
     let isOver = false;
     const tell = async ({ piece, ripeAt, ready, mark }: Ripening) => {
       // Where the clock was set, or the piece changed, it comes back here with its wait as it is then.
-      await settle();
+      const uncounted = await settle();
       const stored = await database().pieces.get(piece.id);
       if (isOver || stored?.revision !== piece.revision) return;
-      if (isDoubtful({ fromAt: piece.lay.laidAt ?? 0, untilAt: ripeAt })) return;
+      if (isDoubtful({ fromAt: piece.lay.laidAt ?? 0, untilAt: ripeAt }, uncounted, clock())) return;
       const told = readTold();
       if (told.includes(mark)) return;
       writeTold([...told, mark]);
@@ -105,6 +106,6 @@ export function CureWatch() {
       isOver = true;
       calls.forEach((cancel) => cancel());
     };
-  }, [planned, clock, isHeld, settle, isDoubtful, notice, router]);
+  }, [planned, clock, isHeld, settle, gaps, notice, router]);
   return null;
 }

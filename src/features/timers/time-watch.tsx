@@ -1,28 +1,28 @@
 'use client';
-import { createContext, useCallback, useContext, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
+import { createContext, useCallback, useContext, useEffect, useMemo, useState, type ReactNode } from 'react';
 import { equalData } from '@/core/shared';
 import { useNotice } from '@/features/shell/notices';
 import { useReport } from '@/features/shell/use-report';
 import { database, followSetClock } from '@/storage';
 import { lasting, useClock } from '@/ui';
 import { say } from '@/words/say';
-import { isDoubtful, trueTime, type Gap, type TrueTime } from './true-time';
+import { trueTime, type Gap } from './true-time';
 
 interface TimeAccess {
   /** Whether the time of day was held to what counts along: before, nothing that waits is over. */
   isHeld: boolean;
-  /** Looks whether the clock was set just now. @returns how far ahead, ms; what waits is carried along by then */
-  settle: () => Promise<number>;
-  /** Whether a wait that ends by the time of day might not be over, as nobody counted through all of it. */
-  isDoubtful: (wait: { fromAt: number; untilAt: number }) => boolean;
+  /** Looks whether the clock was set just now: what waits is carried along by then. @returns the gaps as they are then */
+  settle: () => Promise<readonly Gap[]>;
+  /** Stretches that nobody counted through: see `isDoubtful`. */
+  gaps: readonly Gap[];
   /** The clock is right, or was set ahead by so much, ms. */
   answer: (setByMs: number) => Promise<void>;
 }
 
 const TimeContext = createContext<TimeAccess>({
   isHeld: true,
-  settle: () => Promise.resolve(0),
-  isDoubtful: () => false,
+  settle: () => Promise.resolve([]),
+  gaps: [],
   answer: () => Promise.resolve(),
 });
 /** What is known of the time that really passed. */
@@ -36,8 +36,7 @@ export function TimeWatch({ children }: { children: ReactNode }) {
   const notice = useNotice();
   const report = useReport();
   const clock = useClock();
-  const time = useRef<TrueTime | null>(null);
-  // The gaps as they were at the last look: what asks again after an answer is told by them that it is there.
+  const [time] = useState(trueTime);
   const [{ isHeld, gaps }, setKnown] = useState<{ isHeld: boolean; gaps: readonly Gap[] }>({ isHeld: false, gaps: [] });
 
   const follow = useCallback(
@@ -56,21 +55,25 @@ export function TimeWatch({ children }: { children: ReactNode }) {
     [clock, notice, report],
   );
   const known = useCallback(() => {
-    const gaps = time.current?.gaps() ?? [];
+    const gaps = time.gaps();
     setKnown((last) => (last.isHeld && equalData(last.gaps, gaps) ? last : { isHeld: true, gaps }));
-  }, []);
+  }, [time]);
   const settle = useCallback(async () => {
-    const watched = (time.current ??= trueTime());
-    if (!watched.hasJumped()) return 0;
-    const setBy = await watched.settle(follow);
-    known();
-    return setBy;
-  }, [follow, known]);
+    if (time.hasJumped()) {
+      await time.settle(follow);
+      known();
+    }
+    return time.gaps();
+  }, [time, follow, known]);
 
   useEffect(() => {
     let looks = 0;
     const look = () => {
-      if (looks++ % SEEN_EVERY === 0 && time.current?.hasJumped() === false) time.current.seen();
+      if (looks++ % SEEN_EVERY === 0 && !time.hasJumped()) {
+        time.seen();
+        // Another window may have been answered.
+        known();
+      }
       void settle();
     };
     look();
@@ -80,19 +83,15 @@ export function TimeWatch({ children }: { children: ReactNode }) {
       clearInterval(watch);
       document.removeEventListener('visibilitychange', look);
     };
-  }, [settle]);
+  }, [time, settle, known]);
 
   const answer = useCallback(
     async (setByMs: number) => {
-      await time.current?.say(setByMs, follow);
+      await time.say(setByMs, follow);
       known();
     },
-    [follow, known],
+    [time, follow, known],
   );
-  const access = useMemo(() => {
-    const doubted = (wait: { fromAt: number; untilAt: number }) =>
-      isDoubtful(wait, time.current?.gaps() ?? gaps, clock());
-    return { isHeld, settle, isDoubtful: doubted, answer };
-  }, [isHeld, settle, gaps, answer, clock]);
+  const access = useMemo(() => ({ isHeld, settle, gaps, answer }), [isHeld, settle, gaps, answer]);
   return <TimeContext.Provider value={access}>{children}</TimeContext.Provider>;
 }

@@ -13,6 +13,7 @@ import { callAt } from './call-at';
 import { askOnce, notify } from './notify';
 import { ring, speak } from './sound';
 import { useTrueTime } from './time-watch';
+import { isDoubtful } from './true-time';
 import { say } from '@/words/say';
 
 interface TimerAccess {
@@ -95,7 +96,7 @@ export const isRunning = (timer: BenchTimer): boolean => timer.rangAt === null &
  */
 function useRing(timers: readonly BenchTimer[]) {
   const clock = useClock();
-  const { isHeld, settle, isDoubtful } = useTrueTime();
+  const { isHeld, settle, gaps } = useTrueTime();
   const notice = useNotice();
   const {
     settings: { sound, speech },
@@ -106,9 +107,9 @@ function useRing(timers: readonly BenchTimer[]) {
     return () => calls.forEach((cancel) => cancel());
 
     async function tell(timer: BenchTimer) {
-      await settle();
+      const uncounted = await settle();
       const now = clock();
-      if (now < timer.endsAt || isDoubtful({ fromAt: timer.startedAt, untilAt: timer.endsAt })) return;
+      if (now < timer.endsAt || isDoubtful({ fromAt: timer.startedAt, untilAt: timer.endsAt }, uncounted, now)) return;
       // Whoever marks it first rings it.
       const mine = await database()
         .timers.where('id')
@@ -125,5 +126,5 @@ function useRing(timers: readonly BenchTimer[]) {
       if (speech) speak(text);
       void notify(text, { tag: timer.id, path: '/bench' });
     }
-  }, [timers, clock, isHeld, settle, isDoubtful, notice, sound, speech]);
+  }, [timers, clock, isHeld, settle, gaps, notice, sound, speech]);
 }
