@@ -87,6 +87,11 @@ export default tseslint.config(
     languageOptions: { parserOptions: { project: 'tsconfig.loose.json', tsconfigRootDir: import.meta.dirname } },
   },
   {
+    files: ['src/**/*.{ts,tsx}'],
+    ignores: ['src/testing/properties.ts'],
+    rules: { 'no-restricted-imports': ['error', { name: 'fast-check', message: 'Seeded: @/testing/properties.' }] },
+  },
+  {
     files: ['src/core/**/*.ts'],
     ignores: ['**/*.test.ts'],
     rules: {

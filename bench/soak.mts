@@ -1,7 +1,8 @@
 /**
- * `npm run soak [mutants|kills|full|windows|leaving|batches|shop|instants …]`: files and records bent by chance for
- * every reader, browsers killed in the middle of changing, copying and restoring, storage that is full at every point,
- * two windows typing, pieces left with a change that has no room, batches interrupted, a copy shop asked for too much.
+ * `npm run soak [mutants|kills|full|windows|leaving|batches|shop|properties|instants …]`: files and records bent by
+ * chance for every reader, browsers killed in the middle of changing, copying and restoring, storage that is full at
+ * every point, two windows typing, pieces left with a change that has no room, batches interrupted, a copy shop asked
+ * for too much, the tests' properties with other draws.
  * Bounded, seeded (`SEED`), and not part of `npm test`; ends with 1 where anything was lost, torn, thrown or not said.
  * `instants`, the whole of `npm test` at twelve instants, takes hours and runs where it is named.
  */
@@ -11,16 +12,36 @@ import { soakBatches, soakLeaving, soakShop, soakWindows } from './soak-app.mts'
 import { soakFull, soakKills } from './soak-browser.mts';
 import { soakMutants } from './soak-threads.mts';
 
+const ROOT = join(import.meta.dirname, '..');
+
 async function soakInstants(): Promise<{ said: string; wrong: string[] }> {
-  const { status } = spawnSync(process.execPath, [join(import.meta.dirname, '..', 'scripts', 'instants.mjs')], {
-    stdio: 'inherit',
-  });
+  const { status } = spawnSync(process.execPath, [join(ROOT, 'scripts', 'instants.mjs')], { stdio: 'inherit' });
   return Promise.resolve({ said: 'npm test, as told above', wrong: status === 0 ? [] : ['it failed at some instant'] });
+}
+
+const SEEDS = 8;
+async function soakProperties(first: number): Promise<{ said: string; wrong: string[] }> {
+  const { stdout: listed } = spawnSync('git', ['grep', '-l', '@/testing/properties', '--', 'src/*.test.ts*'], {
+    cwd: ROOT,
+    encoding: 'utf8',
+  });
+  const files = listed.trim().split('\n');
+  const wrong: string[] = [];
+  for (let seed = 1000 * first; seed < 1000 * first + SEEDS; seed++) {
+    const env = { ...process.env, FOBBET_SEED: String(seed) };
+    const jest = join(ROOT, 'node_modules', 'jest', 'bin', 'jest.js');
+    const { status, stderr } = spawnSync(process.execPath, [jest, '--silent', ...files], {
+      ...{ cwd: ROOT, env, encoding: 'utf8', maxBuffer: 1 << 28 },
+    });
+    if (status !== 0) wrong.push(`seed ${seed}: ${/●.*/.exec(stderr)?.[0] ?? 'failed'}`);
+  }
+  return Promise.resolve({ said: `${files.length} files of tests at ${SEEDS} seeds`, wrong });
 }
 
 const PARTS = {
   ...{ mutants: soakMutants, kills: soakKills, full: soakFull },
-  ...{ windows: soakWindows, leaving: soakLeaving, batches: soakBatches, shop: soakShop, instants: soakInstants },
+  ...{ windows: soakWindows, leaving: soakLeaving, batches: soakBatches, shop: soakShop },
+  ...{ properties: soakProperties, instants: soakInstants },
 };
 /** Hours of work. */
 const ONLY_WHERE_NAMED = 'instants';

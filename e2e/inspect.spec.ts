@@ -135,3 +135,49 @@ test('the care label prints as a small card at its size, with marks to cut it by
   expect(dark(14.5, 6, 15.5, 14)).toBeGreaterThan(10);
   expect(dark(20, 100, 190, 250)).toBe(0);
 });
+
+test('a photo whose print is not sure to lie there asks first: nothing is told of it before somebody looks', async ({
+  page,
+}) => {
+  test.setTimeout(300_000);
+  await openDemo(page, `/piece/${BOARD}/rub`);
+  await markDone(page, 'pass-done');
+  await page.getByTestId('example-dry').click();
+  await expect(reading(page)).toBeVisible({ timeout: READ_MS });
+  await settled(page);
+  // As a print of one tone would be read.
+  await page.evaluate(
+    (id) =>
+      new Promise<void>((resolve, reject) => {
+        const opening = indexedDB.open('fobbet');
+        opening.onerror = () => reject(new Error('not opened'));
+        opening.onsuccess = () => {
+          const store = opening.result.transaction('pieces', 'readwrite').objectStore('pieces');
+          const asked = store.get(id);
+          asked.onsuccess = () => {
+            const piece = asked.result as { rub: { readings: { sure: number }[] } };
+            const readings = piece.rub.readings.map((one) => ({ ...one, sure: 0 }));
+            store.put({ ...piece, rub: { ...piece.rub, readings } }).onsuccess = () => {
+              opening.result.close();
+              resolve();
+            };
+          };
+        };
+      }),
+    BOARD,
+  );
+  await page.reload();
+  const question = page.getByTestId('corners');
+  await expect(question).toContainText('Is this where the print lies');
+  await expect(reading(page)).toHaveCount(0);
+  await expect(page.getByTestId('inspect-wet')).toHaveCount(0);
+  await expect(page.getByTestId('answer')).not.toHaveText('Rub these areas again, and leave the rest.');
+  // Moved, it is read anew; as it lies, it is taken.
+  await page.getByTestId('corner-0').focus();
+  await page.keyboard.press('ArrowRight');
+  await expect(page.getByTestId('read-corners')).toBeVisible();
+  await page.reload();
+  await page.getByTestId('lies-so').click();
+  await expect(reading(page)).toHaveAttribute('data-decision', 'areas');
+  await expect(page.getByTestId('answer')).toHaveText('Rub these areas again, and leave the rest.');
+});

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import fc from 'fast-check';
+import fc from '@/testing/properties';
 import { motifKey } from '@/core/stations';
 import { FORMATS } from '@/testing/formats';
 import { NOW, readyPiece } from '@/testing/builders';

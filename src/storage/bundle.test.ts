@@ -1,4 +1,4 @@
-import fc from 'fast-check';
+import fc from '@/testing/properties';
 import { MS_PER_HOUR, MS_PER_MINUTE } from '@/core/shared';
 import { strToU8, unzipSync, zipSync, type Zippable } from 'fflate';
 import ICAL from 'ical.js';

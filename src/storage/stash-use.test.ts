@@ -1,4 +1,4 @@
-import fc from 'fast-check';
+import fc from '@/testing/properties';
 import { newItem } from '@/records';
 import { NOW, readyPiece } from '@/testing/builders';
 import { drawnFrom, leftOf } from './index';

@@ -1,5 +1,5 @@
 import 'fake-indexeddb/auto';
-import fc from 'fast-check';
+import fc from '@/testing/properties';
 import { DEFAULT_SETTINGS, newItem } from '@/records';
 import { NOW } from '@/testing/builders';
 import {

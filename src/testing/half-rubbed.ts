@@ -17,6 +17,8 @@ export interface ShotOrder {
   marginMm: number;
   sideMm?: number;
   photo: { width: number; height: number };
+  /** What it shows: things with edges, broad tones without any, or one tone that hardly changes. */
+  motif?: 'things' | 'broad' | 'plain';
   /** Most tilt of the camera, degrees; any turn. */
   tiltDeg: number;
   /** Nothing is veiled or lost. */
@@ -139,14 +141,44 @@ function photoLike(width: number, height: number, roll: () => number): Uint8Clam
   return out;
 }
 
+/** Skies, petals close up, dunes: broad tones that run into each other. */
+function broadLike(width: number, height: number, roll: () => number): Uint8ClampedArray {
+  const out = new Uint8ClampedArray(width * height * 4);
+  const fields = Array.from({ length: 3 }, () => clouds(roll, 1));
+  const glow = { x: roll(), y: roll(), colour: [80 + 90 * roll(), 40 + 80 * roll(), 60 * roll()] };
+  const base = [60 + 90 * roll(), 60 + 90 * roll(), 90 + 90 * roll()];
+  for (let y = 0; y < height; y++)
+    for (let x = 0; x < width; x++) {
+      const [u, v] = [x / width, y / height];
+      const near = Math.exp(-((u - glow.x) ** 2 + (v - glow.y) ** 2) * 4);
+      for (let c = 0; c < 3; c++)
+        out[(y * width + x) * 4 + c] = base[c] + 170 * (fields[c](u * 1.6, v * 1.6) - 0.5) + near * glow.colour[c];
+      out[(y * width + x) * 4 + 3] = 255;
+    }
+  return out;
+}
+
+/** One tone, a trifle darker towards the rim all round. */
+function plainLike(width: number, height: number): Uint8ClampedArray {
+  const out = new Uint8ClampedArray(width * height * 4);
+  for (let y = 0; y < height; y++)
+    for (let x = 0; x < width; x++) {
+      const off = (x / width - 0.5) ** 2 + (y / height - 0.5) ** 2;
+      out.set([96 - 12 * off, 104 - 12 * off, 108 - 12 * off, 255], (y * width + x) * 4);
+    }
+  return out;
+}
+
+const MOTIFS = { things: photoLike, broad: broadLike, plain: plainLike };
+
 /** Where paper is left and toner gone. @param own a picture of this size instead of one made up */
 export function halfRubbed(
-  { seed, ground, print, clean = false, hazeTimes = 1, wearTimes = 1 }: ShotOrder,
+  { seed, ground, print, motif = 'things', clean = false, hazeTimes = 1, wearTimes = 1 }: ShotOrder,
   own: Uint8ClampedArray | null = null,
 ): Truth {
   const roll = rolls(seed);
   const [width, height] = [Math.round(print.widthMm * DENSITY), Math.round(print.heightMm * DENSITY)];
-  const picture = own ?? photoLike(width, height, roll);
+  const picture = own ?? MOTIFS[motif](width, height, roll);
   const [veil, wear, blot] = [clouds(roll, 3), clouds(roll, 3), clouds(roll, 4)];
   const [veilMm, level] = [28 + 40 * roll(), 0.48 + 0.14 * roll()];
   const scratches = Array.from({ length: 2 + Math.floor(5 * roll()) }, () => {

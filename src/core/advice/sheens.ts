@@ -4,7 +4,7 @@
  * test says how much haze a sealer clears at all.
  */
 import type { SheenId } from '@/core/craft';
-import { readKept } from '@/core/inspect';
+import { lastPlaced, readKept } from '@/core/inspect';
 import { stageOptics, type Optics } from '@/core/render';
 import { sum } from '@/core/shared';
 import type { Job } from '@/core/stations';
@@ -23,7 +23,7 @@ const MUCH_HAZE = 0.07;
 const LITTLE_HAZE = 0.03;
 
 export function hazeLeft({ rub: { readings } }: Pick<Job, 'rub'>): HazeLeft | null {
-  const last = readings.at(-1);
+  const last = lastPlaced(readings);
   if (!last) return null;
   const { haze, clearsWet } = readKept(last);
   const judged = haze.flatMap((value, at) =>

@@ -1,4 +1,4 @@
-import fc from 'fast-check';
+import fc from '@/testing/properties';
 import { BINDERS, SURFACES, binderById, schoolById, surfaceById } from '@/core/craft';
 import { rectRing, resolveBlank, ringsBox } from '@/core/shape';
 import { coatAmount, coatPlaces, layingSteps, openMinutes, type CoatInput } from './index';

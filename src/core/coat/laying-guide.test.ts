@@ -1,4 +1,4 @@
-import fc from 'fast-check';
+import fc from '@/testing/properties';
 import { surfaceById } from '@/core/craft';
 import { ovalRing, rectRing, resolveBlank, type Blank, type BlankShape } from '@/core/shape';
 import { layingGuide } from './index';

@@ -1,4 +1,4 @@
-import fc from 'fast-check';
+import fc from '@/testing/properties';
 import { PIGMENTS, type PigmentId } from '@/core/craft';
 import { TOUCH, deltaE2000, findMix, labOfHex as lab, mixedColour } from './index';
 

@@ -1,4 +1,4 @@
-import fc from 'fast-check';
+import fc from '@/testing/properties';
 import { MS_PER_HOUR } from '@/core/shared';
 import { binderById, surfaceById } from '@/core/craft';
 import {

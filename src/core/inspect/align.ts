@@ -13,21 +13,15 @@ export interface Bend {
   rmsMm: number;
 }
 
-/** A patch of the picture: where it should be and where it is, mm, and how surely. */
-export interface Patch {
+/** Something that is seen at a place: it lies so far off along a way. */
+export interface Hint {
+  /** mm of the print's box. */
   x: number;
   y: number;
-  dx: number;
-  dy: number;
-  weight: number;
-}
-
-/** A place on the outline: it lies so far off along its normal. */
-export interface EdgePoint {
-  x: number;
-  y: number;
+  /** The way, of length 1. */
   nx: number;
   ny: number;
+  /** mm. */
   off: number;
   weight: number;
 }
@@ -47,23 +41,37 @@ export function patchesOf(
   one: Gray,
   found: Gray,
   { density, radiusMm, reachMm, stepMm }: { density: number; radiusMm: number; reachMm: number; stepMm: number },
-): Patch[] {
+): Hint[] {
   const [radius, reach, step] = [radiusMm, reachMm, stepMm].map((mm) => Math.max(2, Math.round(mm * density)));
   const other = standingOut(found, radius, 0.03);
-  const patches: Patch[] = [];
+  const hints: Hint[] = [];
   for (let y = Math.round(radius * 0.6); y < one.height - radius * 0.6; y += step)
     for (let x = Math.round(radius * 0.6); x < one.width - radius * 0.6; x += step) {
       const patch = patchAt(one, other, x, y, radius, reach);
-      if (patch)
-        patches.push({
-          x: (x + 0.5) / density,
-          y: (y + 0.5) / density,
-          dx: patch.dx / density,
-          dy: patch.dy / density,
-          weight: patch.like * patch.like,
-        });
+      if (!patch) continue;
+      const at = { x: (x + 0.5) / density, y: (y + 0.5) / density };
+      hints.push(
+        { ...at, nx: 1, ny: 0, off: patch.dx / density, weight: sureness(patch.like, patch.bowX * density ** 2) },
+        { ...at, nx: 0, ny: 1, off: patch.dy / density, weight: sureness(patch.like, patch.bowY * density ** 2) },
+      );
     }
-  return patches;
+  return hints.filter(({ weight }) => weight > LEAST_SURE);
+}
+
+/** A place is known at best to so much of a millimetre. */
+const FINE_MM = 0.15;
+const LEAST_SURE = 0.02;
+/** However alike, a lamp's fall may lie under it. */
+const UNLIKE = 0.2;
+
+/**
+ * How much a patch tells along one way: much where likeness falls off steeply beside its top, little on an even slope.
+ *
+ * @param bow how fast it falls, of a square millimetre
+ */
+function sureness(like: number, bow: number): number {
+  const square = Math.max(UNLIKE, 1 - like) / Math.max(1e-9, bow);
+  return (like * like * FINE_MM ** 2) / (FINE_MM ** 2 + square);
 }
 
 function patchAt(
@@ -73,7 +81,7 @@ function patchAt(
   cy: number,
   radius: number,
   reach: number,
-): { dx: number; dy: number; like: number } | null {
+): { dx: number; dy: number; like: number; bowX: number; bowY: number } | null {
   const { width, height } = one;
   const [x0, x1] = [Math.max(0, cx - radius), Math.min(width - 1, cx + radius)];
   const [y0, y1] = [Math.max(0, cy - radius), Math.min(height - 1, cy + radius)];
@@ -132,15 +140,15 @@ function patchAt(
     tryAt(nx + dx, ny + dy);
   if (best < LEAST_LIKE || Math.abs(bx) === reach || Math.abs(by) === reach) return null;
   const at = (by + reach) * side + bx + reach;
-  const peak = (low: number, mid: number, high: number) => {
-    const bow = low - 2 * mid + high;
-    return bow >= 0 ? 0 : Math.max(-0.5, Math.min(0.5, (low - high) / (2 * bow)));
-  };
-  return {
-    dx: bx + peak(likes[at - 1], best, likes[at + 1]),
-    dy: by + peak(likes[at - side], best, likes[at + side]),
-    like: best,
-  };
+  const peak = (low: number, high: number) => ({ bow: 2 * best - low - high, at: topOf(low, best, high) });
+  const [across, down] = [peak(likes[at - 1], likes[at + 1]), peak(likes[at - side], likes[at + side])];
+  return { dx: bx + across.at, dy: by + down.at, like: best, bowX: across.bow, bowY: down.bow };
+}
+
+/** Where between the steps the top of a hill lies, from its highest step and those beside it. */
+function topOf(before: number, highest: number, after: number): number {
+  const bow = 2 * highest - before - after;
+  return bow <= 0 ? 0 : Math.max(-0.5, Math.min(0.5, (after - before) / (2 * bow)));
 }
 
 const MAD_TO_DEVIATION = 1.4826;
@@ -156,82 +164,58 @@ function trusted(offs: readonly number[], weights: readonly number[], least: num
 const HELD_MM = 0.35;
 
 /**
- * The perspective that patches and outline agree on. @param h the one they were found with
+ * The perspective that what is seen agrees on.
+ *
+ * @param h the one it was found with; @param kinds hints of one kind are held to each other
  */
-export function refitted(
-  h: Homography,
-  patches: readonly Patch[],
-  edges: readonly EdgePoint[],
-  scaleMm: number,
-): Homography {
+export function refitted(h: Homography, kinds: readonly (readonly Hint[])[], scaleMm: number): Homography {
+  const seen = kinds.map((hints) => hints.map((hint) => ({ ...hint, ...wayInPhoto(h, hint) })));
   let now = h;
+  const s = 1 / scaleMm;
+  // In units of the print's size, so that figures are of a kind.
+  const px = Math.max(1, Math.hypot(h[2], h[5]), pxPerMmAt(h, 0, 0) * scaleMm);
   for (let round = 0; round < ROUNDS; round++) {
-    const offs = patches.map(({ x, y, dx, dy }) => {
-      const [is, wanted] = [project(now, x, y), project(h, x + dx, y + dy)];
-      return Math.hypot(is.x - wanted.x, is.y - wanted.y) / pxPerMmAt(h, x, y);
-    });
-    const edgeOffs = edges.map((edge) => {
-      const [is, wanted] = [
-        project(now, edge.x, edge.y),
-        project(h, edge.x + edge.nx * edge.off, edge.y + edge.ny * edge.off),
-      ];
-      const outwards = project(h, edge.x + edge.nx, edge.y + edge.ny);
-      const from = project(h, edge.x, edge.y);
-      const long = Math.hypot(outwards.x - from.x, outwards.y - from.y);
-      return ((is.x - wanted.x) * (outwards.x - from.x) + (is.y - wanted.y) * (outwards.y - from.y)) / (long * long);
-    });
-    const weights = trusted(
-      offs,
-      patches.map(({ weight }) => weight),
-      HELD_MM,
-    );
-    const edgeWeights = trusted(
-      edgeOffs,
-      edges.map(({ weight }) => weight),
-      HELD_MM,
-    );
     const matrix = Array.from({ length: 8 }, (_, i) => Array.from({ length: 8 }, (__, j) => (i === j ? 1e-9 : 0)));
     const right = new Array<number>(8).fill(0);
-    const s = 1 / scaleMm;
-    const add = (row: readonly number[], value: number, weight: number) => {
-      for (let i = 0; i < 8; i++) {
-        right[i] += weight * row[i] * value;
-        for (let j = 0; j < 8; j++) matrix[i][j] += weight * row[i] * row[j];
-      }
-    };
-    // In units of the print's size, so that figures are of a kind.
-    const rows = (x: number, y: number, u: number, v: number) =>
-      [
-        [x * s, y * s, 1, 0, 0, 0, -x * s * u, -y * s * u],
-        [0, 0, 0, x * s, y * s, 1, -x * s * v, -y * s * v],
-      ] as const;
-    const px = Math.max(1, Math.hypot(h[2], h[5]), pxPerMmAt(h, 0, 0) * scaleMm);
-    patches.forEach(({ x, y, dx, dy }, k) => {
-      if (weights[k] === 0) return;
-      const to = project(h, x + dx, y + dy);
-      const [first, second] = rows(x, y, to.x / px, to.y / px);
-      add(first, to.x / px, weights[k]);
-      add(second, to.y / px, weights[k]);
-    });
-    edges.forEach((edge, k) => {
-      if (edgeWeights[k] === 0) return;
-      const to = project(h, edge.x + edge.nx * edge.off, edge.y + edge.ny * edge.off);
-      const [from, outwards] = [project(h, edge.x, edge.y), project(h, edge.x + edge.nx, edge.y + edge.ny)];
-      const long = Math.hypot(outwards.x - from.x, outwards.y - from.y);
-      const [a, b] = [(outwards.x - from.x) / long, (outwards.y - from.y) / long];
-      const [first, second] = rows(edge.x, edge.y, to.x / px, to.y / px);
-      add(
-        first.map((value, i) => a * value + b * second[i]),
-        (a * to.x + b * to.y) / px,
-        edgeWeights[k],
+    for (const hints of seen) {
+      const offs = hints.map(({ x, y, to, a, b, long }) => {
+        const is = project(now, x, y);
+        return ((is.x - to.x) * a + (is.y - to.y) * b) / long;
+      });
+      const weights = trusted(
+        offs,
+        hints.map(({ weight }) => weight),
+        HELD_MM,
       );
-    });
+      hints.forEach(({ x, y, to, a, b }, k) => {
+        if (weights[k] === 0) return;
+        const [u, v] = [to.x / px, to.y / px];
+        const along = a * u + b * v;
+        const row = [a * x * s, a * y * s, a, b * x * s, b * y * s, b, -x * s * along, -y * s * along];
+        for (let i = 0; i < 8; i++) {
+          right[i] += weights[k] * row[i] * along;
+          for (let j = 0; j < 8; j++) matrix[i][j] += weights[k] * row[i] * row[j];
+        }
+      });
+    }
     const solved = solve(matrix, right);
     if (!solved) return now;
     const [a, b, c, d, e, f, g, i] = solved;
     now = [a * s * px, b * s * px, c * px, d * s * px, e * s * px, f * px, g * s, i * s];
   }
   return now;
+}
+
+/** Where a hint leads to in the photo, and its way there: of length 1, and how long a millimetre of it is. */
+function wayInPhoto(h: Homography, { x, y, nx, ny, off }: Hint) {
+  const [from, outwards] = [project(h, x, y), project(h, x + nx, y + ny)];
+  const long = Math.hypot(outwards.x - from.x, outwards.y - from.y);
+  return {
+    to: project(h, x + nx * off, y + ny * off),
+    a: (outwards.x - from.x) / long,
+    b: (outwards.y - from.y) / long,
+    long,
+  };
 }
 
 function pxPerMmAt(h: Homography, x: number, y: number): number {
@@ -243,8 +227,12 @@ function pxPerMmAt(h: Homography, x: number, y: number): number {
 const MOST_STRETCH = 0.004;
 const PATCH_MM = 0.3;
 
-/** What is left after the perspective, held smooth and small. */
-export function bendOf(patches: readonly Patch[], size: { widthMm: number; heightMm: number }): Bend {
+/**
+ * What is left after the perspective, held smooth and small.
+ *
+ * @param kinds hints across and down; those of one kind are held to each other
+ */
+export function bendOf(kinds: readonly (readonly Hint[])[], size: { widthMm: number; heightMm: number }): Bend {
   const usual = MOST_STRETCH * Math.max(size.widthMm, size.heightMm);
   const terms = (x: number, y: number): number[] => {
     const [u, v] = [(2 * x) / size.widthMm - 1, (2 * y) / size.heightMm - 1];
@@ -252,38 +240,51 @@ export function bendOf(patches: readonly Patch[], size: { widthMm: number; heigh
   };
   const value = (by: readonly number[], x: number, y: number) =>
     terms(x, y).reduce((sum, term, i) => sum + term * by[i], 0);
-  const fit = (of: (patch: Patch) => number): { by: number[]; square: number; weight: number } => {
+  const fit = (wayOf: (hint: Hint) => number) => {
+    const along = kinds.map((hints) =>
+      hints.flatMap((hint) => {
+        const way = wayOf(hint);
+        return way === 0 ? [] : [{ row: terms(hint.x, hint.y), hint, off: way * hint.off }];
+      }),
+    );
     let by: number[] = [0, 0, 0, 0, 0, 0];
-    let weights: number[] = [];
+    let rms = PATCH_MM;
     for (let round = 0; round < ROUNDS; round++) {
-      weights = trusted(
-        patches.map((patch) => of(patch) - value(by, patch.x, patch.y)),
-        patches.map(({ weight }) => weight),
-        PATCH_MM,
+      const matrix = by.map((_, i) =>
+        by.map((__, j) => (i === j ? OVERLAP * (Math.max(PATCH_MM, rms) / usual) ** 2 : 0)),
       );
-      const matrix = by.map((_, i) => by.map((__, j) => (i === j ? (PATCH_MM / usual) ** 2 * 3 : 0)));
       const right = by.map(() => 0);
-      patches.forEach((patch, k) => {
-        const row = terms(patch.x, patch.y);
-        for (let i = 0; i < row.length; i++) {
-          right[i] += weights[k] * row[i] * of(patch);
-          for (let j = 0; j < row.length; j++) matrix[i][j] += weights[k] * row[i] * row[j];
-        }
-      });
+      let [square, weight] = [0, 0];
+      for (const hints of along) {
+        const offs = hints.map(({ hint, off }) => off - value(by, hint.x, hint.y));
+        const weights = trusted(
+          offs,
+          hints.map(({ hint }) => hint.weight),
+          PATCH_MM,
+        );
+        hints.forEach(({ row, off }, k) => {
+          square += weights[k] * offs[k] ** 2;
+          weight += weights[k];
+          for (let i = 0; i < row.length; i++) {
+            right[i] += weights[k] * row[i] * off;
+            for (let j = 0; j < row.length; j++) matrix[i][j] += weights[k] * row[i] * row[j];
+          }
+        });
+      }
+      rms = Math.sqrt(square / Math.max(1e-9, weight));
       by = solve(matrix, right) ?? by;
     }
-    const square = patches.reduce(
-      (sum, patch, k) => sum + weights[k] * (of(patch) - value(by, patch.x, patch.y)) ** 2,
-      0,
-    );
-    return { by, square, weight: weights.reduce((sum, weight) => sum + weight, 0) };
+    return { by, rms };
   };
-  const [across, down] = [fit(({ dx }) => dx), fit(({ dy }) => dy)];
+  const [across, down] = [fit(({ nx }) => nx), fit(({ ny }) => ny)];
   return {
     at: (x, y) => ({ x: value(across.by, x, y), y: value(down.by, x, y) }),
-    rmsMm: Math.sqrt((across.square + down.square) / Math.max(1e-9, across.weight)),
+    rmsMm: Math.hypot(across.rms, down.rms),
   };
 }
+
+/** Patches lie over each other: so many of them tell no more than one. */
+const OVERLAP = 13;
 
 export const NO_BEND: Bend = { at: () => ({ x: 0, y: 0 }), rmsMm: 0 };
 
@@ -302,9 +303,9 @@ export function edgesOf(
   by: number,
   h: Homography,
   reachMm: number,
-): EdgePoint[] {
+): Hint[] {
   const steps = Math.ceil(reachMm / EDGE_STEP_MM);
-  const found: EdgePoint[] = [];
+  const found: Hint[] = [];
   const length = 2 * steps + 5;
   const profile = new Float64Array(3 * length);
   // Two before a place against two after it.
@@ -330,8 +331,9 @@ export function edgesOf(
       const value = change(k);
       if (value > best) [best, at] = [value, k];
     }
-    if (best >= LEAST_EDGE && Math.abs(at) < steps - 1)
-      found.push({ x, y, nx, ny, off: at * EDGE_STEP_MM, weight: Math.min(1, best / 0.15) });
+    if (best < LEAST_EDGE || Math.abs(at) >= steps - 1) continue;
+    const off = (at + topOf(change(at - 1), best, change(at + 1))) * EDGE_STEP_MM;
+    found.push({ x, y, nx, ny, off, weight: Math.min(1, best / 0.15) });
   }
   return found;
 }

@@ -10,10 +10,13 @@ import type { ExpectedPiece } from './expected-piece';
 const MOST_MARGIN_MM = 14;
 const MOST_CELLS = 42_000;
 
-/** The expected piece in cells of a millimetre, or coarser where it is large. */
-export function cellsOf({ picture, landed, pxPerMm, margin, ground, wetted, white }: ExpectedPiece): Cells {
+/** The expected piece in cells of so many millimetres, or coarser where it is large. */
+export function cellsOf(
+  { picture, landed, pxPerMm, margin, ground, wetted, white }: ExpectedPiece,
+  leastMm = 1,
+): Cells {
   const [widthMm, heightMm] = [picture.width / pxPerMm, picture.height / pxPerMm];
-  const sizeMm = Math.max(1, Math.sqrt((widthMm * heightMm) / MOST_CELLS));
+  const sizeMm = Math.max(leastMm, Math.sqrt((widthMm * heightMm) / MOST_CELLS));
   const [boxColumns, boxRows] = [Math.max(1, Math.round(widthMm / sizeMm)), Math.max(1, Math.round(heightMm / sizeMm))];
   const ring = (mm: number) => Math.floor(Math.min(MOST_MARGIN_MM, mm * 0.8) / sizeMm);
   const [left, top] = [ring(margin?.leftMm ?? 0), ring(margin?.topMm ?? 0)];

@@ -76,13 +76,65 @@ export function estimate(grounds: readonly Cells[], dry: Sight, wet: Sight | nul
     });
   const { cells, found } = tried.reduce((best, other) => (other.found.misfit < best.found.misfit ? other : best));
   if (!wet) {
-    const { light } = found;
+    const light = showsBare(cells) ? found.light : lightWithoutBare(cells, dry, found.light);
     return { ...solveAlongPaths(cells, { sight: dry, light }), light, wetLight: null, wetHaze: null };
   }
   const fine = by === 1 ? found : turned(cells, dry, wet, found, FINE_ROUNDS);
   const wetHaze = fine.wetLight && hazeWhenWet(cells, { sight: wet, light: fine.wetLight }, fine.kept);
   return { ...fine, wetHaze };
 }
+
+/**
+ * Without bare blank a light that is fitted in turns with what lies on the print may settle where neither is right; what
+ * both leave unexplained tells it. So each way that a light may differ in is tried, over large cells, while it helps; and
+ * what is clear under that light tells it at last.
+ */
+function lightWithoutBare(cells: Cells, dry: Sight, from: LightField): LightField {
+  const by = Math.max(1, Math.floor(Math.sqrt((cells.boxColumns * cells.boxRows) / SEARCH_CELLS)));
+  const [coarse, sight] = [coarser(cells, by), coarserSight(cells, dry, by)];
+  const costOf = (light: LightField): number =>
+    solveTogether(coarse, { sight, light }, null).misfit * (1 + unevenness(light[0]));
+  let best = from;
+  let least = costOf(from);
+  for (let share = 1; share >= LAST_STEP; share /= 2)
+    for (let round = 0, better = true; better && round < SEARCH_ROUNDS; round++) {
+      better = false;
+      for (const { channels, term, step } of WAYS)
+        for (const by of [step * share, -step * share]) {
+          const light = moved(best, channels, term, by);
+          const cost = costOf(light);
+          if (cost >= least) continue;
+          [best, least, better] = [light, cost, true];
+          break;
+        }
+    }
+  return litAnew(cells, dry, null, solveTogether(cells, { sight: dry, light: best }, null)).light;
+}
+
+/** Light that leans costs a little, and light that bows more. */
+const unevenness = ([, leanX, leanY, ...bows]: readonly number[]): number =>
+  0.3 * (leanX ** 2 + leanY ** 2) + bows.reduce((sum, bow) => sum + bow ** 2, 0);
+
+function moved([red, green, blue]: LightField, channels: readonly number[], term: number, by: number): LightField {
+  const one = (terms: readonly number[], channel: number): readonly number[] =>
+    channels.includes(channel) ? terms.map((value, at) => (at === term ? value + by : value)) : terms;
+  return [one(red, 0), one(green, 1), one(blue, 2)];
+}
+
+const SEARCH_CELLS = 1800;
+const SEARCH_ROUNDS = 4;
+const LAST_STEP = 0.2;
+/** Level, tints of red and of blue, leans and bows, and the steps they are tried in, as logarithms. */
+const WAYS = [
+  { channels: [0, 1, 2], term: 0, step: 0.16 },
+  { channels: [0], term: 0, step: 0.1 },
+  { channels: [2], term: 0, step: 0.1 },
+  { channels: [0, 1, 2], term: 1, step: 0.1 },
+  { channels: [0, 1, 2], term: 2, step: 0.1 },
+  { channels: [0, 1, 2], term: 3, step: 0.08 },
+  { channels: [0, 1, 2], term: 4, step: 0.08 },
+  { channels: [0, 1, 2], term: 5, step: 0.08 },
+] as const;
 
 /** What explains the photo so much worse after one turn is tried no further. */
 const HOPELESS = 1.75;

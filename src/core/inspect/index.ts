@@ -8,15 +8,20 @@ export {
   type Judgement,
 } from './judge';
 export { expectedBlank, type ExpectedBlank, type InspectShapeCode } from './expected';
-export { readPiece, seek, type InspectCode, type Sought } from './read-piece';
+export { readPiece } from './read-piece';
+export type { InspectCode } from './register';
+export { seek, type Sought } from './seek';
 export type { PieceReading } from './reading';
 export { rehearse } from './rehearse';
 export {
   KEPT_LETTERS,
   MOST_KEPT_CELLS,
+  isPlaced,
   isReadingOf,
   isWholeReading,
   keepReading,
+  lastPlaced,
+  placedByEye,
   readKept,
   toldWet,
   type KeptReading,

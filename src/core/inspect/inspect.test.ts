@@ -125,6 +125,33 @@ it('on a ground as white as paper one dry photo claims no loss, and asks for a w
   expect(told(both.kept).length).toBeGreaterThan(100);
 }, 200_000);
 
+it('broad tones without points or edges: found by the blank’s outline, the right way round, and mostly for sure', async () => {
+  const shots = (['pine', 'stone', 'canvas', 'paint'] as const).map((ground, at) =>
+    order(4041 + at, { ground, motif: 'broad', marginMm: at % 2 === 0 ? 12 : 0, hazeTimes: at < 2 ? 1.5 : 1 }),
+  );
+  const read = await readAll(shots.map((shot) => ({ order: shot, wet: false })));
+  for (const one of read) {
+    const reading = readingOf(one);
+    const [a, b] = one.corners;
+    const perMm = Math.hypot(b.x - a.x, b.y - a.y) / 150;
+    const off = reading.corners.map(({ x, y }, i) => Math.hypot(x - one.corners[i].x, y - one.corners[i].y) / perMm);
+    expect(Math.max(...off)).toBeLessThan(1.3);
+  }
+  expect(read.filter((one) => readingOf(one).register.sure > 0).length).toBeGreaterThanOrEqual(3);
+}, 300_000);
+
+it('a plain tone is found by its outline and said to be in doubt; broad tones of another piece are never taken for sure', async () => {
+  const broad = order(4051, { motif: 'broad', marginMm: 12 });
+  const [plain, ...others] = await readAll([
+    { order: order(4052, { motif: 'plain', marginMm: 12 }), wet: false },
+    ...[4053, 4054, 4055].map((seed) => ({
+      ...{ order: broad, wet: false, other: order(seed, { motif: 'broad' as const, marginMm: 12 }) },
+    })),
+  ]);
+  expect(readingOf(plain).register.sure).toBe(0);
+  for (const { reading } of others) expect(reading.ok ? reading.value.register.sure : 0).toBe(0);
+}, 300_000);
+
 it('what is not this piece is refused: black, a bare wall, another piece', async () => {
   const shot = order(4021);
   const read = await readAll([

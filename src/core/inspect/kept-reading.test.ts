@@ -1,12 +1,15 @@
-import fc from 'fast-check';
+import fc from '@/testing/properties';
 import { checkPiece } from '@/records';
 import { readyPiece } from '@/testing/builders';
 import {
   MOST_KEPT_CELLS,
+  isPlaced,
   isReadingOf,
   isWholeReading,
   judgePiece,
   keepReading,
+  lastPlaced,
+  placedByEye,
   readKept,
   toldWet,
   type PieceReading,
@@ -30,6 +33,15 @@ function readingOf(columns: number, rows: number, value: (at: number) => number 
 }
 const kept = (reading: PieceReading) =>
   keepReading(reading, { at: 5, pass: 2, photo: { width: 1600, height: 1200 }, photos: { dry: 'photo-1', wet: null } });
+
+it('tells nothing of the piece until its place is sure, or was looked at', () => {
+  const sure = kept(readingOf(2, 2, () => 0.5, false));
+  const doubted = { ...sure, at: 6, sure: 0 };
+  expect([sure, doubted].map(isPlaced)).toEqual([true, false]);
+  expect(lastPlaced([sure, doubted])).toBe(sure);
+  expect(lastPlaced([doubted])).toBeNull();
+  expect(lastPlaced([sure, placedByEye(doubted)])).toEqual({ ...doubted, sure: 1 });
+});
 
 it('comes back as it was, within a hundredth, and may stand in a piece', () => {
   fc.assert(

@@ -17,6 +17,7 @@ export interface KeptReading {
   photo: { width: number; height: number };
   corners: { x: number; y: number }[];
   rmsMm: number;
+  /** 0 where it may as well lie elsewhere, or another way round. */
   sure: number;
   cell: { widthMm: number; heightMm: number; columns: number; rows: number };
   haze: string;
@@ -33,6 +34,13 @@ export const MOST_KEPT_CELLS = 4000;
 
 const letter = (value: number | null): string => (value === null ? NOTHING : shareLetter(value));
 const share = (text: string): number | null => (text === NOTHING ? null : letterShare(text));
+
+/** Nobody has to look whether the print lies where it was found. */
+export const isPlaced = ({ sure }: Pick<KeptReading, 'sure'>): boolean => sure > 0;
+/** The last reading that tells of the piece: whose place is sure, or was looked at. @param readings oldest first */
+export const lastPlaced = (readings: readonly KeptReading[]): KeptReading | null => readings.findLast(isPlaced) ?? null;
+/** Somebody has looked: it lies so. */
+export const placedByEye = (reading: KeptReading): KeptReading => ({ ...reading, sure: 1 });
 
 /** A letter that is one of these, so that a record can be checked. */
 export const KEPT_LETTERS = /^[!#-[]*$/;

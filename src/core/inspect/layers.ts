@@ -88,13 +88,21 @@ export const bareLight = (ground: number, toner: number, kept: number, wetted = 
   ground * ((1 - kept) * wetted + kept * toner);
 export const veiled = (light: number, haze: number): number => light + haze * (FIBRES - light);
 
-const TERMS = 6;
+/** A surface of the second degree that all channels share, and for red and for blue what they lie off it, leaning a little. */
+const SHARED = 6;
+const TINT = 3;
+const TERMS = SHARED + 2 * TINT;
 const ROUNDS = 7;
 /** Light is smooth: so many cells apart are enough. */
 const EVERY = 3;
 /** Ratios of light that lie further off are no light. */
 const FAR = 0.22;
 const LEAST_CELLS = 30;
+/**
+ * What holds the terms, as shares of all that is known: the level hardly, a lean and a bow a little, since few cells or a
+ * narrow rim hold none; a lamp's tint more, and firmly that it is the same all over.
+ */
+const HELD = [1e-9, 1e-4, 1e-4, 2e-3, 2e-3, 2e-3, 0.02, 0.3, 0.3, 0.02, 0.3, 0.3] as const;
 
 /** Light over the frame for each channel: a surface of the second degree in its logarithm. */
 export type LightField = Triple<readonly number[]>;
@@ -116,68 +124,77 @@ export function fitLight(
   weight: Float32Array,
   lighter: number,
 ): LightField {
-  const most = Math.ceil(columns / EVERY) * Math.ceil(rows / EVERY);
-  // Of each cell that tells: where it lies, how much it tells, and the light as the logarithm of a ratio.
+  const most = 3 * Math.ceil(columns / EVERY) * Math.ceil(rows / EVERY);
+  // Of each cell and channel that tells: where it lies, how much it tells, and the light as the logarithm of a ratio.
   const [us, vs, weights, ratios] = [0, 1, 2, 3].map(() => new Float64Array(most));
-  const fitted = (channel: 0 | 1 | 2): readonly number[] => {
-    const seen = sight.light[channel];
-    const wanted = should[channel];
-    let told = 0;
-    for (let y = 0; y < rows; y += EVERY)
-      for (let x = 0; x < columns; x += EVERY) {
-        const at = y * columns + x;
-        if (weight[at] === 0 || seen[at] <= 0.002 || wanted[at] <= 0.002) continue;
+  const channels = new Uint8Array(most);
+  let told = 0;
+  for (let y = 0; y < rows; y += EVERY)
+    for (let x = 0; x < columns; x += EVERY) {
+      const at = y * columns + x;
+      if (weight[at] === 0) continue;
+      for (const channel of CHANNELS) {
+        const [seen, wanted] = [sight.light[channel][at], should[channel][at]];
+        if (seen <= 0.002 || wanted <= 0.002) continue;
         us[told] = (2 * (x + 0.5)) / columns - 1;
         vs[told] = (2 * (y + 0.5)) / rows - 1;
         weights[told] = weight[at];
-        ratios[told] = Math.log(seen[at] / wanted[at]);
-        told++;
+        ratios[told] = Math.log(seen / wanted);
+        channels[told++] = channel;
       }
-    let by: number[] = [0, 0, 0, 0, 0, 0];
-    let reach = Infinity;
-    const row = new Float64Array(TERMS);
-    for (let round = 0; round < ROUNDS; round++) {
-      const matrix = new Float64Array(TERMS * TERMS);
-      const right = new Float64Array(TERMS);
-      let count = 0;
-      let square = 0;
-      let total = 0;
-      for (let k = 0; k < told; k++) {
-        const u = us[k];
-        const v = vs[k];
-        const off = ratios[k] - (by[0] + by[1] * u + by[2] * v + by[3] * u * u + by[4] * u * v + by[5] * v * v);
-        // Paper left and toner gone only ever lighten: what is lighter than expected tells less of the light.
-        const far = (off > 0 ? off * lighter : off) / reach;
-        if (far > 1 || far < -1) continue;
-        const trust = weights[k] * (1 - far * far) ** 2;
-        row[0] = 1;
-        row[1] = u;
-        row[2] = v;
-        row[3] = u * u;
-        row[4] = u * v;
-        row[5] = v * v;
-        count++;
-        total += trust;
-        square += trust * off * off;
-        for (let i = 0; i < TERMS; i++) {
-          const part = trust * row[i];
-          right[i] += part * ratios[k];
-          for (let j = 0; j <= i; j++) matrix[i * TERMS + j] += part * row[j];
-        }
-      }
-      if (count < LEAST_CELLS) break;
-      // Few cells or a narrow rim hold no bow: it is held flat a little.
-      for (let i = 0; i < TERMS; i++) matrix[i * TERMS + i] += total * (i === 0 ? 1e-9 : i < 3 ? 1e-4 : 2e-3);
-      const solved = cholesky(matrix, right);
-      if (!solved) break;
-      by = solved;
-      // From wide to narrow: first whatever there is, then what agrees.
-      reach = Math.max(FAR, round === 0 ? 3 * Math.sqrt(square / total) : reach * 0.7);
     }
-    return by;
-  };
-  return [fitted(0), fitted(1), fitted(2)];
+  let by = new Array<number>(TERMS).fill(0);
+  let reach = Infinity;
+  const row = new Float64Array(TERMS);
+  for (let round = 0; round < ROUNDS; round++) {
+    const matrix = new Float64Array(TERMS * TERMS);
+    const right = new Float64Array(TERMS);
+    let [count, square, total] = [0, 0, 0];
+    for (let k = 0; k < told; k++) {
+      const [u, v] = [us[k], vs[k]];
+      row.fill(0);
+      row[0] = 1;
+      row[1] = u;
+      row[2] = v;
+      row[3] = u * u;
+      row[4] = u * v;
+      row[5] = v * v;
+      const tint = TINT_OF[channels[k]];
+      if (tint > 0) {
+        row[tint] = 1;
+        row[tint + 1] = u;
+        row[tint + 2] = v;
+      }
+      let off = ratios[k];
+      for (let i = 0; i < TERMS; i++) off -= by[i] * row[i];
+      // Paper left and toner gone only ever lighten: what is lighter than expected tells less of the light.
+      const far = (off > 0 ? off * lighter : off) / reach;
+      if (far > 1 || far < -1) continue;
+      const trust = weights[k] * (1 - far * far) ** 2;
+      count++;
+      total += trust;
+      square += trust * off * off;
+      for (let i = 0; i < TERMS; i++) {
+        const part = trust * row[i];
+        if (part === 0) continue;
+        right[i] += part * ratios[k];
+        for (let j = 0; j <= i; j++) matrix[i * TERMS + j] += part * row[j];
+      }
+    }
+    if (count < 3 * LEAST_CELLS) break;
+    for (let i = 0; i < TERMS; i++) matrix[i * TERMS + i] += total * HELD[i];
+    const solved = cholesky(matrix, right);
+    if (!solved) break;
+    by = solved;
+    // From wide to narrow: first whatever there is, then what agrees.
+    reach = Math.max(FAR, round === 0 ? 3 * Math.sqrt(square / total) : reach * 0.7);
+  }
+  return CHANNELS.map((channel) =>
+    by.slice(0, SHARED).map((term, i) => term + (TINT_OF[channel] > 0 && i < TINT ? by[TINT_OF[channel] + i] : 0)),
+  ) as unknown as LightField;
 }
+/** Where a channel's tint begins; green has none. */
+const TINT_OF = [SHARED, 0, SHARED + TINT] as const;
 
 function cholesky(matrix: Float64Array, right: Float64Array): number[] | null {
   const l = new Float64Array(TERMS * TERMS);

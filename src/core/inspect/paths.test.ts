@@ -1,4 +1,4 @@
-import fc from 'fast-check';
+import fc from '@/testing/properties';
 import { seededChance } from '@/core/shared';
 import { LANES, cheapestAlongPaths, type Levels } from './paths';
 

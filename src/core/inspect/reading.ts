@@ -11,6 +11,7 @@ export interface CellMap {
 export interface PieceReading {
   /** The print's box in the photo's pixels, from its top left clockwise. */
   corners: Point[];
+  /** How far it lies off at most places, mm; and 0 where it may as well lie elsewhere, or another way round. */
   register: { rmsMm: number; sure: number };
   cell: CellMap;
   /** Row by row; null where it is not seen, or nothing tells. */

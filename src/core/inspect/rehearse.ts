@@ -1,5 +1,6 @@
 import type { Rgba } from '@/core/photo';
-import { readPiece, type Sought } from './read-piece';
+import { readPiece } from './read-piece';
+import type { Sought } from './seek';
 
 /** Longer side of the photo, pixels, and how much larger it is than the print. */
 const SIDE = 600;

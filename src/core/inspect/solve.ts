@@ -37,11 +37,11 @@ const PRICES = { both: pricesOf(KEPT_STEPS.both), one: pricesOf(KEPT_STEPS.one) 
 const CELLS_AROUND = (2 * SMOOTH_RADIUS + 1) ** 2;
 
 /** Along paths: what is tried, and what it costs. */
-const ALONG = { hazePrice: 0.8, lossPrice: 0.5, lossEntry: 0.6 };
+const ALONG = { hazePrice: 0.8, lossPrice: 0.5, lossEntry: 0.2 };
 const HAZES = [0, 0.05, 0.1, 0.16, 0.23, 0.32, 0.42, 0.54, 0.68, 0.85] as const;
 const KEPT = [0, 0.33, 0.67, 1] as const;
 /** What a change from one cell to the next costs: of haze by its size, of loss an edge. */
-const CHANGES = { smooth: HAZES, edged: KEPT.length, slope: 50, edge: 1.5, most: 40 };
+const CHANGES = { smooth: HAZES, edged: KEPT.length, slope: 50, edge: 3, most: 40 };
 /** Fibres lie unevenly: by this share of itself, and a little, a cell's haze differs from that round about. */
 const UNEVEN = 0.1;
 const LEAST_UNEVEN = 0.01;

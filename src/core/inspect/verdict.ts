@@ -3,7 +3,7 @@
  * person overrules it, or rubs on. Two photos in a row that show more toner going than paper say stop.
  */
 import { changeBetween, judgePiece, type InspectDecision } from './judge';
-import { readKept, type KeptReading } from './kept-reading';
+import { isPlaced, readKept, type KeptReading } from './kept-reading';
 
 export interface ReadingVerdict {
   decision: InspectDecision | 'stop';
@@ -15,7 +15,8 @@ export interface ReadingVerdict {
 
 /** @param readings oldest first; @param passesDone how many passes were rubbed by now */
 export function readingVerdict(readings: readonly KeptReading[], passesDone: number): ReadingVerdict | null {
-  const [last, before] = [readings.at(-1), readings.at(-2)];
+  const placed = readings.filter(isPlaced);
+  const [last, before] = [placed.at(-1), placed.at(-2)];
   if (!last || last.pass !== passesDone || passesDone === 0) return null;
   const reading = readKept(last);
   const { decision, minutesLeft } = judgePiece(reading);

@@ -1,4 +1,4 @@
-import fc from 'fast-check';
+import fc from '@/testing/properties';
 import { formatLength, formatSize, inchesToMm, parseLengthMm, type UnitSystem } from './index';
 
 const mm = (text: string, system: UnitSystem = 'metric', bare?: 'cm' | 'mm') => {

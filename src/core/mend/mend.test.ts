@@ -1,4 +1,4 @@
-import fc from 'fast-check';
+import fc from '@/testing/properties';
 import { frameStrips, wearSpecks } from './index';
 
 it('frame strips: mitred outside lengths and stock with the saw’s share', () => {

@@ -1,4 +1,4 @@
-import fc from 'fast-check';
+import fc from '@/testing/properties';
 import { boxCorners, homographyOf, largestRegion, project, ringArea, solve, widestFour, type Point } from './index';
 
 const figure = fc.double({ min: -9, max: 9, noNaN: true });

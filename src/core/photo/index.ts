@@ -1,6 +1,6 @@
 /** What reading photographs needs: single-channel rasters, and the perspective between planes. */
 export { boxCorners, homographyOf, project, solve, type Homography, type Point } from './homography';
-export { largestRegion, ringArea, widestFour } from './regions';
+export { hullOf, largestRegion, ringArea, widestFour } from './regions';
 export {
   boxMean,
   channelOf,

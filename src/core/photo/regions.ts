@@ -29,6 +29,22 @@ export function largestRegion({ data, width, height }: Gray, threshold: number):
   return largest;
 }
 
+const cross = (o: Point, a: Point, b: Point): number => (a.x - o.x) * (b.y - o.y) - (a.y - o.y) * (b.x - o.x);
+
+/** Convex hull, by Andrew's monotone chain; clockwise with y down. */
+export function hullOf(points: readonly Point[]): Point[] {
+  const sorted = [...points].sort((a, b) => a.x - b.x || a.y - b.y);
+  const half = (list: Point[]): Point[] => {
+    const chain: Point[] = [];
+    for (const point of list) {
+      while (chain.length >= 2 && cross(chain[chain.length - 2], chain[chain.length - 1], point) <= 0) chain.pop();
+      chain.push(point);
+    }
+    return chain.slice(0, -1);
+  };
+  return [...half(sorted), ...half(sorted.toReversed())];
+}
+
 export const ringArea = (ring: readonly Point[]): number =>
   ring.reduce((sum, { x, y }, i) => {
     const next = ring[(i + 1) % ring.length];

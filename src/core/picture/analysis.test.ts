@@ -1,4 +1,4 @@
-import fc from 'fast-check';
+import fc from '@/testing/properties';
 import { PLAIN_TONE, toneTables } from '@/core/raster';
 import type { PictureRows } from './analysis';
 import {

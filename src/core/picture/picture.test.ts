@@ -1,4 +1,4 @@
-import fc from 'fast-check';
+import fc from '@/testing/properties';
 import {
   FULL_CROP,
   MAX_PICTURE_BYTES,

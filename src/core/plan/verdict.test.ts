@@ -61,6 +61,11 @@ const HOLES = reading(
 );
 
 describe('what a photo says changes the run', () => {
+  it('one whose place is in doubt changes nothing until somebody has looked', () => {
+    const doubted = { ...keptAt(CLEAN, 2, NOW), sure: 0 };
+    expect(openIds(rubbed(2, [doubted]))).toEqual(openIds(rubbed(2, [])));
+    expect(openIds(rubbed(2, [{ ...doubted, sure: 1 }]))).not.toContain('pass-3');
+  });
   it('without one the planned passes are left', () =>
     expect(openIds(rubbed(2, []))).toEqual(['pass-3', 'mend-sand', 'mend-repaint', 'mend', 'seal-1', 'seal-2']));
 

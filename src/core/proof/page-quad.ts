@@ -6,6 +6,7 @@
  */
 import {
   boxMean,
+  hullOf,
   largestRegion,
   reduced,
   ringArea,
@@ -93,22 +94,6 @@ function borderOf(region: readonly number[], width: number): Point[] {
     { x: from, y },
     { x: to, y },
   ]);
-}
-
-const cross = (o: Point, a: Point, b: Point): number => (a.x - o.x) * (b.y - o.y) - (a.y - o.y) * (b.x - o.x);
-
-/** Convex hull, by Andrew's monotone chain; clockwise with y down. */
-function hullOf(points: Point[]): Point[] {
-  const sorted = [...points].sort((a, b) => a.x - b.x || a.y - b.y);
-  const half = (list: Point[]): Point[] => {
-    const chain: Point[] = [];
-    for (const point of list) {
-      while (chain.length >= 2 && cross(chain[chain.length - 2], chain[chain.length - 1], point) <= 0) chain.pop();
-      chain.push(point);
-    }
-    return chain.slice(0, -1);
-  };
-  return [...half(sorted), ...half(sorted.reverse())];
 }
 
 interface Edge {

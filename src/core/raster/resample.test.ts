@@ -1,4 +1,4 @@
-import fc from 'fast-check';
+import fc from '@/testing/properties';
 import sharp from 'sharp';
 import { BAND_ROWS, loadResampler, resample, type PlaneSource, type RowSource } from './index';
 import { lanczosWeights } from './lanczos-weights';

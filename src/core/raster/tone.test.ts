@@ -1,4 +1,4 @@
-import fc from 'fast-check';
+import fc from '@/testing/properties';
 import { PLAIN_TONE, applyTone, fadeRows, fadeShare, isPlain, toneTables, type Tone } from './index';
 
 const amount = fc.integer({ min: -100, max: 100 });

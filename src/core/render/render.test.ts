@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import fc from 'fast-check';
+import fc from '@/testing/properties';
 import {
   BINDERS,
   SCHOOLS,

@@ -1,4 +1,4 @@
-import fc from 'fast-check';
+import fc from '@/testing/properties';
 import { FULL_CROP, NOT_TURNED, fieldAt, readSketch, sketchOf } from '@/core/picture';
 import { planPiece } from '@/core/plan';
 import { NOW, PICTURE, readyPiece } from '@/testing/builders';

@@ -1,4 +1,4 @@
-import fc from 'fast-check';
+import fc from '@/testing/properties';
 import { Hands, PlaceUse } from './bookings';
 import type { FreeWindow } from './instance';
 

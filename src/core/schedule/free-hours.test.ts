@@ -1,5 +1,5 @@
 import { TZDate } from '@date-fns/tz';
-import fc from 'fast-check';
+import fc from '@/testing/properties';
 import { MS_PER_HOUR, MS_PER_MINUTE } from '@/core/shared';
 import { parseSpans, formatSpans } from '@/core/measure';
 import { dayOf, freeWindows, instantOf, isQuiet, type FreeHours } from './index';

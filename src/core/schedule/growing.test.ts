@@ -1,4 +1,4 @@
-import fc from 'fast-check';
+import fc from '@/testing/properties';
 import { instanceOf } from '@/testing/instances';
 import { benchOf, checkSchedule, outcomeOf, searchSchedule, type Instance } from './index';
 import { grownOrder } from './growing';

@@ -1,4 +1,4 @@
-import fc from 'fast-check';
+import fc from '@/testing/properties';
 import { MS_PER_HOUR, MS_PER_MINUTE } from '@/core/shared';
 import { airCourse, changingDrying, dayBetween } from '@/core/cure';
 import type { Task, TaskWait } from './instance';

@@ -1,4 +1,4 @@
-import fc from 'fast-check';
+import fc from '@/testing/properties';
 import {
   bendOf,
   bendPoint,
@@ -16,6 +16,7 @@ import {
   unbendPoint,
   type Blank,
   type BlankShape,
+  type Ring,
   subtractRings,
   ovalRing,
 } from './index';
@@ -26,6 +27,11 @@ const made = (shape: BlankShape, widthMm: number, heightMm: number): Blank => {
   if (!blank.ok) throw new Error(blank.error.message);
   return blank.value;
 };
+const perimeterMm = (points: Ring): number =>
+  points.reduce((sum, { xMm, yMm }, at) => {
+    const next = points[(at + 1) % points.length];
+    return sum + Math.hypot(next.xMm - xMm, next.yMm - yMm);
+  }, 0);
 const near = (actual: number, expected: number, share = 1e-4) =>
   expect(Math.abs(actual / expected - 1)).toBeLessThan(share);
 
@@ -259,8 +265,8 @@ describe('polygons', () => {
         const grown = offsetRings([points], by, 'round');
         expect(ringsAreaMm2(grown)).toBeGreaterThan(area);
         expect(ringsAreaMm2(offsetRings([points], -by, 'round'))).toBeLessThan(area);
-        // Closing (out and back in) never loses ground.
-        expect(ringsAreaMm2(offsetRings(grown, -by, 'round'))).toBeGreaterThan(area * 0.998);
+        // Closing (out and back in) loses no more than the arcs are thinned by, all along the edge.
+        expect(ringsAreaMm2(offsetRings(grown, -by, 'round'))).toBeGreaterThan(area - 0.05 * perimeterMm(points));
       }),
       { numRuns: 60 },
     );

@@ -1,4 +1,4 @@
-import fc from 'fast-check';
+import fc from '@/testing/properties';
 import { equalData, mergeChanges } from './index';
 
 const BASE = { a: 1, b: { c: 2, d: [1, 2] }, e: null as number | null };

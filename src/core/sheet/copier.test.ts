@@ -1,4 +1,4 @@
-import fc from 'fast-check';
+import fc from '@/testing/properties';
 import { copierPlan } from './index';
 
 describe('copier arithmetic', () => {

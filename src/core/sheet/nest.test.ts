@@ -1,4 +1,4 @@
-import fc from 'fast-check';
+import fc from '@/testing/properties';
 import { demoPieces } from '@/demo/scenario';
 import { planPiece } from '@/core/plan';
 import { NOW } from '@/testing/builders';

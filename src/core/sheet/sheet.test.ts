@@ -2,7 +2,7 @@ import { execFileSync } from 'node:child_process';
 import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import fc from 'fast-check';
+import fc from '@/testing/properties';
 import sharp from 'sharp';
 import { writeCalibrationPdf } from './calibration';
 import {

@@ -3,10 +3,19 @@
  * photo's pixels. A board's perspective is taken back by its four corners and a phone's usual lens; what has no corners
  * has to be photographed from straight above.
  */
-import { boxCorners, homographyOf, reduced, type Homography, type Point, type Rgba } from '@/core/photo';
+import {
+  boxCorners,
+  homographyOf,
+  hullOf,
+  largestRegion,
+  reduced,
+  type Homography,
+  type Point,
+  type Rgba,
+} from '@/core/photo';
 import { fail, ok, type Result } from '@/core/shared';
 import { ellipseOf, leastBox, quadOf, simplified, type Ellipse } from './fits';
-import { foreground, opponents } from './foreground';
+import { foreground, offTable, opponents } from './foreground';
 import { followed, refined } from './outline';
 
 export type TraceCode = 'trace-nothing' | 'trace-cut-off';
@@ -60,6 +69,54 @@ export function traceBoard(photo: Rgba, longMm: number): Result<TracedBoard, Tra
   const ellipse = ellipseOf(edge, ROUND_WITHIN * longPx);
   return ok({ ...(ellipse ? roundOf(ellipse, longMm) : outlineOf(edge, longMm)), edge });
 }
+
+/** Corners are wanted soon, and found again from them: a coarser mask does. */
+const GLANCE_PX = 320;
+const CORNERS_WITHIN = 0.006;
+/** So many spreads off the table something lies on it. */
+const APART = [3, 5, 9] as const;
+const NEAR_HULL_PX = 2;
+/** Of the photo. */
+const LEAST_AREA = 0.05;
+
+/**
+ * Fours of corners that a thing with straight sides may have, clockwise as seen: what stands apart from the table more
+ * or less, and what is taken for the thing in the middle.
+ */
+export function cornersApart(photo: Rgba): Point[][] {
+  const longPx = Math.max(photo.width, photo.height);
+  const by = Math.max(1, Math.round(longPx / GLANCE_PX));
+  const small = opponents(photo).map((axis) => reduced(axis, by));
+  const apart = offTable(small);
+  const { width, height } = apart;
+  const quads: Point[][] = [];
+  for (const least of APART) {
+    const region = largestRegion(apart, least);
+    if (region.length < LEAST_AREA * apart.data.length) continue;
+    const mask = new Uint8Array(apart.data.length);
+    for (const at of region) mask[at] = 1;
+    const edge = followed(mask, width, height);
+    const hull = hullOf(edge);
+    const outer = edge.filter((point) => offHull(hull, point) < NEAR_HULL_PX);
+    const quad = quadOf(outer, CORNERS_WITHIN * Math.max(width, height));
+    const corners = quad?.map(({ x, y }) => ({ x: x * by, y: y * by }));
+    if (corners && !quads.some((other) => isNear(other, corners, by))) quads.push(corners);
+  }
+  return quads;
+}
+
+function offHull(hull: readonly Point[], { x, y }: Point): number {
+  return Math.min(
+    ...hull.map((a, at) => {
+      const b = hull[(at + 1) % hull.length];
+      const long = Math.hypot(b.x - a.x, b.y - a.y) || 1;
+      return Math.abs(((b.x - a.x) * (y - a.y) - (b.y - a.y) * (x - a.x)) / long);
+    }),
+  );
+}
+
+const isNear = (one: readonly Point[], other: readonly Point[], px: number): boolean =>
+  one.every(({ x, y }, at) => Math.hypot(x - other[at].x, y - other[at].y) < 2 * px);
 
 function touchesRim(mask: Uint8Array, width: number, height: number): boolean {
   for (let x = 0; x < width; x++) if (mask[x] || mask[(height - 1) * width + x]) return true;

@@ -81,6 +81,26 @@ export function foreground(opposed: readonly Gray[]): Uint8Array | null {
   return mask;
 }
 
+/** How far each pixel's colour lies off the table that the photo's rim shows, in spreads of it; 0 at a shadow's. */
+export function offTable(opposed: readonly Gray[]): Gray {
+  const { width, height } = opposed[0];
+  const isRim = rim(width, height);
+  const out = new Float32Array(width * height);
+  opposed.forEach((axis, at) => {
+    const { data } = boxMean(axis, 1);
+    const over = less(data, smoothField({ data, width, height }, isRim));
+    const offs = over
+      .filter((_, i) => isRim[i])
+      .map(abs)
+      .sort();
+    const spread = max(LEAST_SPREAD[at], TYPICAL * (offs[floor(offs.length / 2)] ?? 0));
+    for (let i = 0; i < out.length; i++) out[i] += (over[i] / spread) ** 2;
+  });
+  return { data: out.map(sqrt), width, height };
+}
+/** From the middle of the distances to a spread. */
+const TYPICAL = 1.4826;
+
 /** One pixel outvotes so many beside it at the most. */
 const MOST_LEAD = 12;
 

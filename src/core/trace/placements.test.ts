@@ -1,4 +1,4 @@
-import fc from 'fast-check';
+import fc from '@/testing/properties';
 import { mirroredChoice, proposePlacements, turnedShare, type PlacedOn } from './index';
 
 const on = (patch: Partial<PlacedOn> = {}): PlacedOn => ({

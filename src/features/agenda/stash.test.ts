@@ -1,4 +1,4 @@
-import fc from 'fast-check';
+import fc from '@/testing/properties';
 import Papa from 'papaparse';
 import { drawsFor, bottlesToBuy, leftOfMaterial } from './draws';
 import { needOf, planPiece } from '@/core/plan';

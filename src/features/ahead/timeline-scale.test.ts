@@ -1,4 +1,4 @@
-import fc from 'fast-check';
+import fc from '@/testing/properties';
 import { HEAD, ROW, ROWS_AT_ONCE, isShown, rowsInSight, scaleOf, snapped } from './timeline-scale';
 
 const HOUR = 3_600_000;

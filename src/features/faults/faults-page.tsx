@@ -3,7 +3,7 @@ import { MenuItem, TextField } from '@mui/material';
 import { useRouter, useSearchParams } from 'next/navigation';
 import { useMemo, useState } from 'react';
 import { faultEvidence, proposedSigns, weighFaults, type Observed } from '@/core/faults';
-import { readKept } from '@/core/inspect';
+import { lastPlaced, readKept } from '@/core/inspect';
 import type { FaultSignId } from '@/core/craft';
 import { usePlannedPieces, type PlannedPiece } from '@/features/shelf';
 import { Place, Answer, Note } from '@/ui';
@@ -97,6 +97,6 @@ export function FaultsPage() {
 }
 
 function proposedOf(of: PlannedPiece | null): FaultSignId[] {
-  const last = of?.piece.rub.readings.at(-1);
+  const last = of && lastPlaced(of.piece.rub.readings);
   return last ? proposedSigns(readKept(last)) : [];
 }

@@ -31,17 +31,24 @@ export function CornersByHand({
   corners,
   busy,
   onRead,
+  onRight = null,
   onClose,
+  closing,
 }: {
   photo: Blob;
   /** Where it was found, shares of the photo's size; null where it was not. */
   corners: readonly Point[] | null;
   busy: boolean;
   onRead: (corners: readonly Point[]) => void;
+  /** It lies as it was found; null where nobody asks. */
+  onRight?: (() => void) | null;
   onClose: () => void;
+  closing: string;
 }) {
   const url = useObjectUrl(photo);
   const [at, setAt] = useState<readonly Point[]>(corners ?? START);
+  const [isMoved, setIsMoved] = useState(false);
+  const isAsked = onRight !== null && !isMoved;
   const [size, setSize] = useState<{ width: number; height: number } | null>(null);
   useEffect(() => {
     let current = true;
@@ -55,12 +62,16 @@ export function CornersByHand({
   }, [photo]);
   if (!url || !size) return null;
   const high = (WIDE * size.height) / size.width;
-  const put = (index: number, to: { xMm: number; yMm: number }) =>
+  const put = (index: number, to: { xMm: number; yMm: number }) => {
+    setIsMoved(true);
     setAt(at.map((corner, k) => (k === index ? { x: to.xMm / WIDE, y: to.yMm / high } : corner)));
+  };
   return (
     <div data-testid="corners">
+      {onRight && <p className={css.decision}>{say`Is this where the print lies, its top left at “top left”?`}</p>}
       <Note>
         {sentences(
+          onRight && say`There is too little in it to be sure by: nothing is told of it until you have looked.`,
           say`Put the four grips on the corners of the print, the first on its top left as it hangs.`,
           say`Arrow keys move a grip, with Shift further.`,
         )}
@@ -86,14 +97,24 @@ export function CornersByHand({
         >{say`top left`}</text>
       </svg>
       <NextRow>
-        <Button
-          size="small"
-          variant="contained"
-          disabled={busy}
-          onClick={() => onRead(at)}
-          data-testid="read-corners"
-        >{say`Read it so`}</Button>
-        <TextButton onClick={onClose}>{say`Leave it`}</TextButton>
+        {isAsked ? (
+          <Button
+            size="small"
+            variant="contained"
+            disabled={busy}
+            onClick={onRight}
+            data-testid="lies-so"
+          >{say`Yes, it lies so`}</Button>
+        ) : (
+          <Button
+            size="small"
+            variant="contained"
+            disabled={busy}
+            onClick={() => onRead(at)}
+            data-testid="read-corners"
+          >{say`Read it so`}</Button>
+        )}
+        <TextButton onClick={onClose}>{closing}</TextButton>
       </NextRow>
     </div>
   );

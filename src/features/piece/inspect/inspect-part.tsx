@@ -5,8 +5,10 @@ import { useMemo, useState } from 'react';
 import {
   changeBetween,
   expectedBlank,
+  isPlaced,
   isReadingOf,
   judgePiece,
+  placedByEye,
   readKept,
   toldWet,
   type InspectArea,
@@ -37,7 +39,7 @@ const EXAMPLE = {
 
 /** Reads the dried piece from a photo: where paper is left, where toner is gone, and what to do about it. */
 export function InspectPart() {
-  const { piece } = useOpenPiece();
+  const { piece, change } = useOpenPiece();
   const job = useReading();
   useTaker(say`it is read as a photo of this piece, dry`, job.readDry);
   const [setting, setSetting] = useState(false);
@@ -45,7 +47,9 @@ export function InspectPart() {
   const last = readings.at(-1) ?? null;
   const busy = job.progress !== null;
   const dryPhoto = useStoredPicture(last?.dryPhotoId ?? null);
-  const byHand = job.unfound ?? (setting ? (dryPhoto?.file ?? null) : null);
+  const isAsked = last !== null && !isPlaced(last) && job.unfound === null;
+  const byHand = job.unfound ?? (setting || isAsked ? (dryPhoto?.file ?? null) : null);
+  const earlier = readings.slice(0, -1);
   return (
     <Part title={say`Read it from a photo`}>
       {!last && (
@@ -68,7 +72,7 @@ export function InspectPart() {
         >
           {last ? say`Another photo, dry` : say`A photo of it, dry`}
         </FileButton>
-        {last && (
+        {last && !isAsked && (
           <FileButton
             size="small"
             variant={last.wetPhotoId ? 'outlined' : 'contained'}
@@ -110,13 +114,23 @@ export function InspectPart() {
             setSetting(false);
             job.readAgain(corners);
           }}
+          onRight={
+            isAsked && !setting
+              ? () => change('rub', { readings: [...earlier, placedByEye(last)] }, say`where the print lies`)
+              : null
+          }
           onClose={() => {
             setSetting(false);
             job.dismiss();
+            if (isAsked) change('rub', { readings: earlier }, say`reading taken out`);
           }}
+          closing={isAsked ? say`Take this reading out` : say`Leave it`}
         />
       )}
-      {last && !byHand && !busy && <LastReading onSetCorners={() => setSetting(true)} />}
+      {isAsked && last.dryPhotoId === null && (
+        <Note>{say`The last photo is gone before anybody looked where the print lies in it: take another one.`}</Note>
+      )}
+      {last && !isAsked && !byHand && !busy && <LastReading onSetCorners={() => setSetting(true)} />}
     </Part>
   );
 }

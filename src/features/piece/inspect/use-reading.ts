@@ -1,7 +1,7 @@
 'use client';
 import { useState } from 'react';
 import type { Point } from '@/core/photo';
-import { keepReading } from '@/core/inspect';
+import { isPlaced, keepReading } from '@/core/inspect';
 import { MOST_READINGS } from '@/records';
 import { storedFrom } from '@/features/shell';
 import { useSheetJob } from '@/features/sheets';
@@ -74,7 +74,8 @@ export function useReading(): ReadingJob {
       }),
     );
     const [dry = null, wet = null] = taken;
-    const before = replaces ? piece.rub.readings.slice(0, -1) : piece.rub.readings;
+    // One whose place nobody looked at gives way.
+    const before = (replaces ? piece.rub.readings.slice(0, -1) : piece.rub.readings).filter(isPlaced);
     const kept = keepReading(reading, {
       at: clock(),
       pass: piece.rub.done.length,
@@ -97,7 +98,8 @@ export function useReading(): ReadingJob {
     underWay,
     cancel: job.cancel,
     readDry: (photo) => start(photo, null, null, false),
-    readWet: (photo) => void lastDry().then((dry) => dry && start(dry, photo, null, true)),
+    // It lies where it was found, or shown by hand.
+    readWet: (photo) => void lastDry().then((dry) => dry && start(dry, photo, last?.corners ?? null, true)),
     readAgain: (corners) =>
       void (async () => {
         const dry = unfound ?? (await lastDry());

@@ -2,7 +2,7 @@
 import { Button, Rating, Table, TableBody, TableCell, TableHead, TableRow } from '@mui/material';
 import { Fragment, useCallback, useMemo } from 'react';
 import { hazeLeft, wornShare } from '@/core/advice';
-import { readKept } from '@/core/inspect';
+import { lastPlaced, readKept } from '@/core/inspect';
 import type { Comparison, CostLine } from '@/core/journal';
 import { formatDuration } from '@/words/figures';
 import { stageOptics } from '@/core/render';
@@ -234,7 +234,7 @@ export function KeepStation() {
 /** What the last photo of the rubbing said, for the record. */
 function LastPhotoNote() {
   const { piece } = useOpenPiece();
-  const last = piece.rub.readings.at(-1);
+  const last = lastPlaced(piece.rub.readings);
   const left = useMemo(() => hazeLeft(piece), [piece]);
   const worn = useMemo(() => last && wornShare(readKept(last)), [last]);
   if (!last || !left || !worn) return null;

@@ -1,4 +1,4 @@
-import { judgePiece, readKept } from '@/core/inspect';
+import { judgePiece, lastPlaced, readKept } from '@/core/inspect';
 import { sum } from '@/core/shared';
 import { REPAIR_WORDS, counted, stepTitle, type Wording } from '@/words';
 import type { RepairStage } from '@/core/mend';
@@ -8,7 +8,7 @@ import { say } from '@/words/say';
 
 /** Holes as the last photo shows them; null where none was read, or none is there. */
 function holeCard({ rub: { readings } }: Job, units: Wording): BenchCard | null {
-  const last = readings.at(-1);
+  const last = lastPlaced(readings);
   const holes = last ? judgePiece(readKept(last)).areas.filter(({ kind }) => kind === 'loss') : [];
   if (holes.length === 0) return null;
   return card(

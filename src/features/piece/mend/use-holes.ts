@@ -1,6 +1,6 @@
 'use client';
 import { useMemo } from 'react';
-import { expectedBlank, isReadingOf, readKept, type PieceReading } from '@/core/inspect';
+import { expectedBlank, isReadingOf, lastPlaced, readKept, type PieceReading } from '@/core/inspect';
 import { holesOf, stopPoint, type Hole, type StopPoint } from '@/core/advice';
 import { runSteps } from '@/core/plan';
 import { letteringOf } from '@/core/stations';
@@ -19,7 +19,7 @@ export interface ReadHoles {
 /** Holes as the last photo shows them; null where none was read. */
 export function useHoles(): ReadHoles | null {
   const { piece, plan } = useOpenPiece();
-  const last = piece.rub.readings.at(-1) ?? null;
+  const last = lastPlaced(piece.rub.readings);
   const isPlaced = plan.surface.print !== null;
   return useMemo(() => {
     const blank = last && expectedBlank(plan);

@@ -1,7 +1,7 @@
 import { recipeStepOf } from '@/core/craft';
 import type { HandStep } from '@/core/craft';
 import { formatDuration } from '@/words/figures';
-import { judgePiece, readKept } from '@/core/inspect';
+import { judgePiece, lastPlaced, readKept } from '@/core/inspect';
 import type { RubPlan, WorkMap } from '@/core/rub';
 import type { Job, PiecePlan } from '@/core/stations';
 import { HAND_STEPS, WATER_WORDS, areaWords, sectionPlace, stepTitle, type Wording, sentences } from '@/words';
@@ -53,7 +53,7 @@ function rubbingCards(pass: RubPlan['passes'][number], map: WorkMap | null): Ben
 
 /** Where the last photo names areas, those alone are rubbed; null where it does not. */
 function areaCards({ rub: { readings } }: Job, { rub: { verdict } }: PiecePlan, units: Wording): BenchCard[] | null {
-  const last = readings.at(-1);
+  const last = lastPlaced(readings);
   if (!last || verdict?.decision !== 'areas') return null;
   const hazy = judgePiece(readKept(last)).areas.filter(({ kind }) => kind === 'haze');
   if (hazy.length === 0) return null;
