@@ -1,16 +1,42 @@
 /**
  * Reading photos of half-rubbed pieces, over composites of the repository's own generator: registration, overlap of haze
- * and of loss with the truth, what is judged, and the decision. `npx tsx bench/inspect.mts [COUNT] [FIRST SEED]`.
+ * and of loss with the truth, what is judged, the decision, and which places are in doubt. `npx tsx bench/inspect.mts
+ * [COUNT] [FIRST SEED]`; `PICTURES=FOLDER` prints parts of the pictures in a folder instead of drawn ones.
  */
+import { readdirSync } from 'node:fs';
+import { join } from 'node:path';
 import sharp from 'sharp';
 import { judgePiece, readPiece, seek } from '../src/core/inspect';
 import type { Rgba } from '../src/core/photo';
-import { GROUND_KINDS, halfRubbed, photograph, rolls, type ShotOrder } from '../src/testing/half-rubbed';
+import { DENSITY, GROUND_KINDS, halfRubbed, photograph, rolls, type ShotOrder } from '../src/testing/half-rubbed';
 import { expectedOf, trueCells } from '../src/testing/read-half-rubbed';
 
 const COUNT = Number(process.argv[2] ?? 40);
 const FIRST = Number(process.argv[3] ?? 1);
 const PHOTO = { width: 1600, height: 1200 };
+
+const FOLDER = process.env.PICTURES;
+const pictures = FOLDER
+  ? readdirSync(FOLDER, { recursive: true, encoding: 'utf8' })
+      .filter((name) => /\.(jpe?g|png|webp)$/i.test(name))
+      .sort()
+  : [];
+
+/** A part of one of the folder's pictures, as large as the print; null without a folder. */
+async function ownPicture({ seed, print }: ShotOrder): Promise<Uint8ClampedArray | null> {
+  const name = pictures[(seed * 7) % pictures.length];
+  if (!FOLDER || !name) return null;
+  const roll = rolls(seed * 977);
+  const image = sharp(join(FOLDER, name));
+  const { width, height } = await image.metadata();
+  const [wide, high] = [Math.round(print.widthMm * DENSITY), Math.round(print.heightMm * DENSITY)];
+  const scale = (0.45 + 0.5 * roll()) * Math.min(width / wide, height / high);
+  const [w, h] = [Math.floor(wide * scale), Math.floor(high * scale)];
+  const part = { left: Math.floor(roll() * (width - w)), top: Math.floor(roll() * (height - h)), width: w, height: h };
+  return new Uint8ClampedArray(
+    await image.extract(part).resize(wide, high, { fit: 'fill' }).removeAlpha().ensureAlpha().raw().toBuffer(),
+  );
+}
 
 async function throughJpeg({ data, width, height }: Rgba, quality: number): Promise<Rgba> {
   const jpeg = await sharp(Buffer.from(data.buffer), { raw: { width, height, channels: 4 } })
@@ -46,6 +72,8 @@ const results: Record<
   { haze: (number | null)[]; loss: (number | null)[]; either: (number | null)[]; judged: number[] }
 > = {};
 const off: number[] = [];
+/** Of those, the ones whose place is in doubt. */
+const doubted: number[] = [];
 let missed = 0;
 const times: number[] = [];
 for (let k = 0; k < COUNT; k++) {
@@ -62,7 +90,7 @@ for (let k = 0; k < COUNT; k++) {
     tiltDeg: 25,
   };
   if (process.env.EDGE && order.marginMm > 0) continue;
-  const truth = halfRubbed(order);
+  const truth = halfRubbed(order, await ownPicture(order));
   const quality = 70 + Math.floor(23 * roll());
   const [dry, wet] = [photograph(order, truth, false), photograph(order, truth, true)];
   const photos = { dry: await throughJpeg(dry.photo, quality), wet: await throughJpeg(wet.photo, quality) };
@@ -86,6 +114,7 @@ for (let k = 0; k < COUNT; k++) {
         ...reading.corners.map(({ x, y }, i) => Math.hypot(x - dry.corners[i].x, y - dry.corners[i].y) / scale),
       );
       off.push(worst);
+      if (reading.register.sure === 0) doubted.push(worst);
       if (worst > 1) console.log(`seed ${seed} ${key}: corners off by ${worst.toFixed(2)} mm`);
     }
     const [haze, kept] = [trueCells(truth, reading, truth.haze), trueCells(truth, reading, truth.kept)];
@@ -119,6 +148,7 @@ for (let k = 0; k < COUNT; k++) {
   }
 }
 console.log(`${COUNT} pieces, ${missed} photos not found`);
+console.log(`${doubted.length} in doubt, ${doubted.filter((mm) => mm <= 1).length} of them within 1 mm`);
 const within = off.filter((mm) => mm <= 1).length / off.length;
 off.sort((a, b) => a - b);
 console.log(

@@ -156,7 +156,8 @@ const SENTENCES: Readonly<Record<FailureCode, Sentence>> = {
     say`This piece was not found in the photo: nothing of its picture is to be seen. Take it from above, all of
       the piece in view, in even light.`,
   'wet-not-found': () =>
-    say`The wetted piece was not found for sure in its photo: what was read of the dry one stands. Take it again from above, all of the piece in view.`,
+    say`The wetted piece was not found for sure in its photo: what was read of the dry one stands. Take it again
+      from above, all of the piece in view.`,
   'piece-dark': () => say`This photo is all but black. Take it again with more light; nothing was read.`,
   'piece-other': () =>
     say`This is not this piece, or too little of its picture is left to tell. Choose a photo of it as it lies now, all of it in view.`,

@@ -80,7 +80,7 @@ it('photos dry and wet, of every ground, with bare blank and without: where it l
   }
   const overlaps = read.map((one) => overlap(readingOf(one).haze, one.haze, (value) => value > 0.15));
   expect(mean(overlaps)).toBeGreaterThan(0.8);
-}, 300_000);
+}, 900_000);
 
 it('one dry photo, on grounds unlike paper: haze, and loss by its rim', async () => {
   const shots = (['pine', 'stone', 'pine', 'stone'] as const).map((ground, at) =>
@@ -92,7 +92,7 @@ it('one dry photo, on grounds unlike paper: haze, and loss by its rim', async ()
   expect(mean(haze)).toBeGreaterThan(0.8);
   expect(mean(loss)).toBeGreaterThan(0.6);
   for (const one of read) expect(judgePiece(readingOf(one)).decision).not.toBe('seal');
-}, 300_000);
+}, 900_000);
 
 it('no haze and no loss in, none out; more in, more out; twice the light changes nothing', async () => {
   const pine = { ground: 'pine' } as const;
@@ -113,7 +113,7 @@ it('no haze and no loss in, none out; more in, more out; twice the light changes
   expect(mean(much.haze)).toBeGreaterThan(mean(some.haze) + 0.04);
   expect(Math.abs(mean(dim.haze) - mean(bright.haze))).toBeLessThan(0.05);
   expect(judgePiece(dim).decision).toBe(judgePiece(bright).decision);
-}, 300_000);
+}, 900_000);
 
 it('on a ground as white as paper one dry photo claims no loss, and asks for a wet one', async () => {
   const shot = order(4014, { ground: 'paint' });
@@ -123,7 +123,7 @@ it('on a ground as white as paper one dry photo claims no loss, and asks for a w
   expect(judgePiece(dry).reasons).toContainEqual({ code: 'whitened' });
   expect(both.isWhitened).toBe(false);
   expect(told(both.kept).length).toBeGreaterThan(100);
-}, 200_000);
+}, 600_000);
 
 it('broad tones without points or edges: found by the blank’s outline, the right way round, and mostly for sure', async () => {
   const shots = (['pine', 'stone', 'canvas', 'paint'] as const).map((ground, at) =>
@@ -138,7 +138,7 @@ it('broad tones without points or edges: found by the blank’s outline, the rig
     expect(Math.max(...off)).toBeLessThan(1.3);
   }
   expect(read.filter((one) => readingOf(one).register.sure > 0).length).toBeGreaterThanOrEqual(3);
-}, 300_000);
+}, 900_000);
 
 it('a plain tone is found by its outline and said to be in doubt; broad tones of another piece are never taken for sure', async () => {
   const broad = order(4051, { motif: 'broad', marginMm: 12 });
@@ -150,7 +150,7 @@ it('a plain tone is found by its outline and said to be in doubt; broad tones of
   ]);
   expect(readingOf(plain).register.sure).toBe(0);
   for (const { reading } of others) expect(reading.ok ? reading.value.register.sure : 0).toBe(0);
-}, 300_000);
+}, 900_000);
 
 it('what is not this piece is refused: black, a bare wall, another piece', async () => {
   const shot = order(4021);
@@ -162,7 +162,7 @@ it('what is not this piece is refused: black, a bare wall, another piece', async
   const codes = read.map(({ reading }) => (reading.ok ? 'read' : reading.error.code));
   expect(codes.slice(0, 2)).toEqual(['piece-dark', 'piece-not-found']);
   expect(['piece-not-found', 'piece-other']).toContain(codes[2]);
-}, 200_000);
+}, 600_000);
 
 describe('judging', () => {
   const CELLS = 400;

@@ -72,7 +72,9 @@ export function CornersByHand({
       <Note>
         {sentences(
           onRight && say`There is too little in it to be sure by: nothing is told of it until you have looked.`,
-          say`Put the four grips on the corners of the print, the first on its top left as it hangs.`,
+          onRight
+            ? say`If not, put the four grips on its corners, the first on its top left as it hangs.`
+            : say`Put the four grips on the corners of the print, the first on its top left as it hangs.`,
           say`Arrow keys move a grip, with Shift further.`,
         )}
       </Note>
