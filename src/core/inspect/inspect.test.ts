@@ -51,6 +51,15 @@ const told = (values: readonly (number | null)[]): number[] => values.filter((va
 const mean = (values: readonly (number | null)[]): number =>
   told(values).reduce((sum, value) => sum + value, 0) / Math.max(1, told(values).length);
 
+/** How far the worst corner lies off, mm. */
+function mostOffMm(one: PieceShotRead): number {
+  const [a, b] = one.corners;
+  const perMm = Math.hypot(b.x - a.x, b.y - a.y) / 150;
+  return Math.max(
+    ...readingOf(one).corners.map(({ x, y }, i) => Math.hypot(x - one.corners[i].x, y - one.corners[i].y) / perMm),
+  );
+}
+
 /** How much of what either calls so both call so, over the cells that were judged. */
 function overlap(found: (number | null)[], truth: number[], is: (value: number) => boolean): number {
   let [both, either] = [0, 0];
@@ -68,10 +77,7 @@ it('photos dry and wet, of every ground, with bare blank and without: where it l
   const read = await readAll(shots.map((shot) => ({ order: shot, wet: true })));
   for (const one of read) {
     const reading = readingOf(one);
-    const [a, b] = one.corners;
-    const perMm = Math.hypot(b.x - a.x, b.y - a.y) / 150;
-    const off = reading.corners.map(({ x, y }, i) => Math.hypot(x - one.corners[i].x, y - one.corners[i].y) / perMm);
-    expect(Math.max(...off)).toBeLessThan(1.3);
+    expect(mostOffMm(one)).toBeLessThan(1.3);
     expect(overlap(reading.haze, one.haze, (value) => value > 0.15)).toBeGreaterThan(0.6);
     expect(overlap(reading.kept, one.kept, (value) => value < 0.6)).toBeGreaterThan(0.55);
     const carrying = reading.seen.filter((share) => share !== null).length;
@@ -131,11 +137,7 @@ it('broad tones without points or edges: found by the blank’s outline, the rig
   );
   const read = await readAll(shots.map((shot) => ({ order: shot, wet: false })));
   for (const one of read) {
-    const reading = readingOf(one);
-    const [a, b] = one.corners;
-    const perMm = Math.hypot(b.x - a.x, b.y - a.y) / 150;
-    const off = reading.corners.map(({ x, y }, i) => Math.hypot(x - one.corners[i].x, y - one.corners[i].y) / perMm);
-    expect(Math.max(...off)).toBeLessThan(1.3);
+    expect(mostOffMm(one)).toBeLessThan(1.3);
   }
   expect(read.filter((one) => readingOf(one).register.sure > 0).length).toBeGreaterThanOrEqual(3);
 }, 900_000);
