@@ -1,8 +1,8 @@
-/** Where the print may lie by the outline of its blank alone: four ways round, of which two fit unless it is square. */
+/** Where the print may lie by an outline alone, its blank's or its own: four ways round, of which two fit unless it is square. */
 import { boxCorners, homographyOf, type Homography, type Point, type Rgba } from '@/core/photo';
-import type { RectMm } from '@/core/shape';
+import type { RectMm, SizeMm } from '@/core/shape';
 import { cornersApart } from '@/core/trace';
-import { edgesOf, refitted } from './align';
+import { edgesOf, refitted, type Hint } from './align';
 import type { ExpectedPiece } from './expected-piece';
 import { pxPerMm } from './overlay';
 
@@ -13,20 +13,10 @@ const EDGE_DENSITY = 2.5;
 /** What tilt may press a side together by. */
 const MOST_PRESSED = 1.35;
 
-export interface OutlinePlace {
-  x: number;
-  y: number;
-  nx: number;
-  ny: number;
-}
-
-interface Size {
-  widthMm: number;
-  heightMm: number;
-}
+type OutlinePlace = Omit<Hint, 'off' | 'weight'>;
 
 /** Places along the blank's four sides, with their outward normals, from the print's box. */
-export function outlineOf(margin: ExpectedPiece['margin'], { widthMm, heightMm }: Size): OutlinePlace[] {
+export function outlineOf(margin: ExpectedPiece['margin'], { widthMm, heightMm }: SizeMm): OutlinePlace[] {
   if (!margin) return [];
   const [x0, y0, x1, y1] = [-margin.leftMm, -margin.topMm, widthMm + margin.rightMm, heightMm + margin.bottomMm];
   const ring: OutlinePlace[] = [];
@@ -38,7 +28,7 @@ export function outlineOf(margin: ExpectedPiece['margin'], { widthMm, heightMm }
 }
 
 /** The same along the print's own sides, where enough bare blank lies beside them that its edge is not taken for theirs. */
-export function sidesOf(margin: ExpectedPiece['margin'], { widthMm, heightMm }: Size): OutlinePlace[] {
+export function sidesOf(margin: ExpectedPiece['margin'], { widthMm, heightMm }: SizeMm): OutlinePlace[] {
   if (!margin) return [];
   const ring = outlineOf({ leftMm: 0, topMm: 0, rightMm: 0, bottomMm: 0 }, { widthMm, heightMm });
   return ring.filter(({ nx, ny }) => {
@@ -50,14 +40,14 @@ export function sidesOf(margin: ExpectedPiece['margin'], { widthMm, heightMm }: 
 const LEAST_BESIDE_MM = 4;
 
 /** How many pixels of the photo an edge is looked at as. */
-export const edgePixels = (h: Homography, size: Size): number =>
+export const edgePixels = (h: Homography, size: SizeMm): number =>
   Math.max(1, Math.round(pxPerMm(h, size) / EDGE_DENSITY));
 
 /**
  * Print's mm to the photo's pixels, for each way round that some outline in it allows: the blank's, or the print's own
  * where that is all that stands out.
  */
-export function placesByOutline(photo: Rgba, margin: ExpectedPiece['margin'], size: Size): Homography[] {
+export function placesByOutline(photo: Rgba, margin: ExpectedPiece['margin'], size: SizeMm): Homography[] {
   if (!margin) return [];
   const blank = {
     xMm: -margin.leftMm,
@@ -83,7 +73,7 @@ function waysRound(quad: readonly Point[], { xMm, yMm, widthMm, heightMm }: Rect
 }
 
 /** From the coarse outline to the blank's edge as it is seen. */
-export function drawnToEdges(h: Homography, photo: Rgba, margin: ExpectedPiece['margin'], size: Size): Homography {
+export function drawnToEdges(h: Homography, photo: Rgba, margin: ExpectedPiece['margin'], size: SizeMm): Homography {
   const ring = outlineOf(margin, size);
   const scaleMm = Math.max(size.widthMm, size.heightMm);
   return REACHES_MM.reduce(
@@ -92,8 +82,8 @@ export function drawnToEdges(h: Homography, photo: Rgba, margin: ExpectedPiece['
   );
 }
 
-/** Of the outline, the share that is seen within half a millimetre of where it should be. */
-export function heldBy(h: Homography, photo: Rgba, margin: ExpectedPiece['margin'], size: Size): number {
+/** Of the outline, the share that is seen within `HELD_MM` of where it should be. */
+export function heldBy(h: Homography, photo: Rgba, margin: ExpectedPiece['margin'], size: SizeMm): number {
   const ring = outlineOf(margin, size);
   const edges = edgesOf(ring, photo, edgePixels(h, size), h, HELD_REACH_MM);
   return edges.filter(({ off }) => Math.abs(off) <= HELD_MM).length / Math.max(1, ring.length);

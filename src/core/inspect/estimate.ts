@@ -100,8 +100,8 @@ function lightWithoutBare(cells: Cells, dry: Sight, from: LightField): LightFiel
     for (let round = 0, better = true; better && round < SEARCH_ROUNDS; round++) {
       better = false;
       for (const { channels, term, step } of WAYS)
-        for (const by of [step * share, -step * share]) {
-          const light = moved(best, channels, term, by);
+        for (const change of [step * share, -step * share]) {
+          const light = moved(best, channels, term, change);
           const cost = costOf(light);
           if (cost >= least) continue;
           [best, least, better] = [light, cost, true];

@@ -17,8 +17,8 @@ export function tonesExplained(cells: Cells, { light, seen }: Sight): number {
   const inside = insideOf(cells).filter((at) => seen[at]);
   if (inside.length < LEAST_CELLS) return 0;
   const shown = opposed(inside, (channel, at) => light[channel][at]);
+  const places = placesOf(cells, inside);
   return tonesOf(cells, inside).reduce((sum, should, axis) => {
-    const places = placesOf(cells, inside);
     const without = leftOver(places, shown[axis], null, LEANS[axis]);
     const withIt = leftOver(places, shown[axis], should, LEANS[axis]);
     if (!withIt || !without || withIt.share <= 0) return sum;
@@ -30,8 +30,9 @@ export function tonesExplained(cells: Cells, { light, seen }: Sight): number {
 /** How much there is to explain in a clean print that paper has paled to a half. */
 export function tonesToTell(cells: Cells): number {
   const inside = insideOf(cells);
+  const places = placesOf(cells, inside);
   return tonesOf(cells, inside).reduce((sum, shown, axis) => {
-    const square = leftOver(placesOf(cells, inside), shown, null, LEANS[axis])?.square ?? 0;
+    const square = leftOver(places, shown, null, LEANS[axis])?.square ?? 0;
     return sum + Math.log(1 + square / 4 / NOISE[axis] ** 2);
   }, 0);
 }

@@ -79,10 +79,7 @@ const NEAR_HULL_PX = 2;
 /** Of the photo. */
 const LEAST_AREA = 0.05;
 
-/**
- * Fours of corners that a thing with straight sides may have, clockwise as seen: what stands apart from the table more
- * or less, and what is taken for the thing in the middle.
- */
+/** Fours of corners that a thing with straight sides may have, clockwise as seen, by what stands apart from the table. */
 export function cornersApart(photo: Rgba): Point[][] {
   const longPx = Math.max(photo.width, photo.height);
   const by = Math.max(1, Math.round(longPx / GLANCE_PX));

@@ -81,7 +81,7 @@ export function foreground(opposed: readonly Gray[]): Uint8Array | null {
   return mask;
 }
 
-/** How far each pixel's colour lies off the table that the photo's rim shows, in spreads of it; 0 at a shadow's. */
+/** How far each pixel's colour lies off the table that the photo's rim shows, in spreads of it; a shadow lies off it too. */
 export function offTable(opposed: readonly Gray[]): Gray {
   const { width, height } = opposed[0];
   const isRim = rim(width, height);

@@ -115,7 +115,7 @@ export function InspectPart() {
             job.readAgain(corners);
           }}
           onRight={
-            isAsked && !setting
+            isAsked
               ? () => change('rub', { readings: [...earlier, placedByEye(last)] }, say`where the print lies`)
               : null
           }
