@@ -55,6 +55,8 @@ const THREE_DEEP = {
 };
 const { include: LOOSE } = JSON.parse(readFileSync('tsconfig.loose.json', 'utf8'));
 
+const SEEDED = { name: 'fast-check', message: 'Seeded: @/testing/properties.' };
+
 export default tseslint.config(
   {
     ignores: [
@@ -89,7 +91,22 @@ export default tseslint.config(
   {
     files: ['src/**/*.{ts,tsx}'],
     ignores: ['src/testing/properties.ts'],
-    rules: { 'no-restricted-imports': ['error', { name: 'fast-check', message: 'Seeded: @/testing/properties.' }] },
+    rules: { 'no-restricted-imports': ['error', SEEDED] },
+  },
+  {
+    files: ['src/features/**/*.ts', 'src/features/**/*.tsx'],
+    ignores: ['**/*.test.ts', '**/*.test.tsx'],
+    rules: {
+      'no-restricted-imports': [
+        'error',
+        SEEDED,
+        {
+          name: '@/core/stations',
+          importNames: ['applyPatch'],
+          message: 'A stored piece is changed by changedBy of the records, which undoes what no longer holds.',
+        },
+      ],
+    },
   },
   {
     files: ['src/core/**/*.ts'],

@@ -1,7 +1,7 @@
 import Joi from 'joi';
 import { atFirstUse } from '@/core/shared';
 import { MOST_HANDS, type BuildInput, type FreeHours, type Places, type Shelf } from '@/core/schedule';
-import { WORKS, type Work } from '@/core/plan';
+import { WORKS, type Work } from '@/core/stations';
 import { MOST_SPANS, type DaySpan } from '@/core/measure';
 import type { Result } from '@/core/shared';
 import { day, figure, instant, item, list, maybe, oneOf, section, whole, words } from './fields';

@@ -1,15 +1,12 @@
 import Joi from 'joi';
 import { atFirstUse } from '@/core/shared';
 import { count, item, list, oneOf, section } from './fields';
-import { MOST_LAYERS } from './piece/picture';
-import { MOST_READINGS } from './piece/rub';
+import { MOST_PICTURES } from './piece';
 import { pictureFields, type PictureRecord } from './picture';
 
 /** Says what kind of file it is before anything else is read. */
 export const BUNDLE_FORMAT = 'fobbet-piece';
 export const BUNDLE_VERSION = 1;
-/** The picture, each layer, the photo of the result, and those that were read of it while it was rubbed. */
-export const MOST_PICTURES = MOST_LAYERS + 2 + 2 * MOST_READINGS;
 
 /** A picture's facts with where its file lies in the bundle. */
 export interface ListedPicture extends PictureRecord {

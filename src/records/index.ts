@@ -1,9 +1,12 @@
 export {
   MOST_FAULT_NOTES,
+  MOST_LAYERS,
+  MOST_PICTURES,
   MOST_READINGS,
   PIECE_MIGRATIONS,
   pieceSchema,
   PIECE_VERSION,
+  changedBy,
   checkPiece,
   nameLike,
   newPiece,
@@ -20,7 +23,7 @@ export {
 } from './piece';
 export { pictureFields, factsOf, type PictureFiles, type PictureRecord, type StoredPicture } from './picture';
 export { DEFAULT_SETTINGS, KEY_IDS, checkSettings, readSettings, type KeyId, type Settings } from './settings';
-export { BUNDLE_FORMAT, bundleSchema, BUNDLE_VERSION, MOST_PICTURES, type BundleManifest } from './bundle';
+export { BUNDLE_FORMAT, bundleSchema, BUNDLE_VERSION, type BundleManifest } from './bundle';
 export { checkRecord, migrateToCurrent, type VersionCode } from './version';
 export {
   EMPTY_STASH,

@@ -1,4 +1,4 @@
-import type { Work } from '@/core/plan';
+import type { Work } from '@/core/stations';
 import { counted } from './text';
 import { said, say } from './say';
 

@@ -2,9 +2,8 @@
 export { planPiece, planningPiece } from './plan-piece';
 export { missingAt, nextStep, stationStates } from './standing';
 export { runSteps, type RunStep } from './run-steps';
-export { atTheEnd, isInTurn, pendingBefore, stepsBefore, waitsBefore, type Pending } from './pending';
+export { atTheEnd, isInTurn, openWaits, pendingBefore, stepsBefore, waitsBefore, type Pending } from './pending';
 export { completeStep, revokeStep } from './complete';
 export { paceOf, type Pace } from './pace';
 export { foresee, foreseeing, plannedSteps, type Foreseen } from './foresee';
 export { cautionsAt, cautionsOf, needOf, toolsAt, toolsOf } from './minding';
-export { WORKS, type HandsAsked, type Work } from './hands-of';

@@ -10,6 +10,7 @@ import {
   completeStep,
   foresee,
   isInTurn,
+  openWaits,
   pendingBefore,
   planPiece,
   plannedSteps,
@@ -117,6 +118,28 @@ describe('a print that is wet under its paper', () => {
     const before = (index: number): number[] => instance.tasks[index].after.flatMap((one) => [one, ...before(one)]);
     expect(before(at('seal-1'))).toContain(at('pass-1'));
     expect(before(at('mend'))).toContain(at('pass-3'));
+  });
+});
+
+describe('what is waited for', () => {
+  const waits = (job: Piece) => openWaits(runOf(job, NOW).steps).map(({ step, fromAt }) => [step.id, fromAt]);
+  const marking = (job: Piece, id: string, at: number) => marked(job, byId(runOf(job, NOW).steps, id), at);
+  const painted = WHOLE_RUNS.find(({ piece }) => runOf(piece, NOW).steps.some(({ id }) => id === 'base-coat'))!;
+
+  it('is a coat of paint as much as a laid print, from when it was done until the piece itself is worked on anew', () => {
+    expect(waits(painted.piece)).toEqual([]);
+    const coated = marking(painted.piece, 'base-coat', NOW - MS_PER_HOUR);
+    expect(waits(coated)).toEqual([['base-coat', NOW - MS_PER_HOUR]]);
+    const wet = laid(2);
+    expect(waits(wet)).toContainEqual(['lay', NOW - 2 * MS_PER_HOUR]);
+    const rubbed = marking(wet, 'pass-1', NOW - MS_PER_MINUTE);
+    expect(waits(rubbed)).toEqual([['pass-1', NOW - MS_PER_MINUTE]]);
+  });
+  it('stays so when its time is over, and ends with what is done on time', () => {
+    expect(waits(laid(60))).toContainEqual(['lay', NOW - 60 * MS_PER_HOUR]);
+    const { steps } = runOf(laid(60), NOW);
+    const done = steps.map((step) => ({ ...step, doneAt: step.doneAt ?? NOW }));
+    expect(openWaits(done)).toEqual([]);
   });
 });
 

@@ -66,6 +66,16 @@ export function pendingBefore(steps: readonly RunStep[], step: Place, plan: Piec
 /** What comes before a step and may still have its wait to be over, through all that changed nothing of it. */
 export const waitsBefore = (steps: readonly RunStep[], step: Place): RunStep[] => reachedFrom(steps, step, isPassedBy);
 
+/** What is done and is still waited for, whether its time is over or not: some step that is open comes after it. */
+export function openWaits(steps: readonly RunStep[]): { step: RunStep; fromAt: number; untilAt: number }[] {
+  const waited = new Set(steps.filter(({ doneAt }) => doneAt === null).flatMap((open) => waitsBefore(steps, open)));
+  return steps.flatMap((step) =>
+    waited.has(step) && step.doneAt !== null && step.ripeAt !== null
+      ? [{ step, fromAt: step.doneAt, untilAt: step.ripeAt }]
+      : [],
+  );
+}
+
 /** Whether what was waited for before a step still counts after it: not once the piece itself was worked on anew. */
 const isPassedBy = ({ doneAt, holdsBack, station }: RunStep): boolean =>
   doneAt === null || !holdsBack || station === 'mend';

@@ -2,8 +2,10 @@ import { MS_PER_HOUR } from '@/core/shared';
 import {
   STATIONS,
   STATION_REGISTRY,
+  labourOf,
   stepText,
   type Job,
+  type Labour,
   type PiecePlan,
   type StationId,
   type StationStep,
@@ -12,11 +14,10 @@ import {
   type StepTitle,
   type StepWait,
 } from '@/core/stations';
-import { handsAsked, type HandsAsked } from './hands-of';
 import type { Pace } from './pace';
 
 /** One step of the whole run: hands, then a wait. */
-export interface RunStep extends HandsAsked {
+export interface RunStep extends Labour {
   step: StepId;
   /** The step as it is written. */
   id: StepText;
@@ -68,13 +69,13 @@ export function runSteps(job: Job, plan: PiecePlan, pace: Pace = {}): RunStep[] 
         ripeAt: ripeTime(station, stated, doneAt, job, plan),
         attended: stated.attended ?? false,
         holdsBack: stated.holdsBack ?? stated.wait.hours > 0,
-        ...atPace(handsAsked(stated.step, usualMinutes, job, plan), pace[station] ?? 1),
+        ...atPace(labourOf(stated.labour, usualMinutes), pace[station] ?? 1),
       };
     });
   });
 }
 
-const atPace = (asked: HandsAsked, pace: number): HandsAsked => ({
+const atPace = (asked: Labour, pace: number): Labour => ({
   ...asked,
   setUp: asked.setUp && { ...asked.setUp, minutes: Math.floor(asked.setUp.minutes * pace) },
   againMinutes: Math.round(asked.againMinutes * pace),

@@ -1,11 +1,11 @@
-import { stepKey } from '@/core/stations';
+import { stepKey, type Work } from '@/core/stations';
 /**
  * The scheduling problem of all pieces at a moment, made from their steps, the person's hours and what there is room
  * for.
  */
 import { airCourse, type AirRecord } from '@/core/cure';
 import { MS_PER_DAY, MS_PER_HOUR, MS_PER_MINUTE } from '@/core/shared';
-import { waitsBefore, type RunStep, type Work } from '@/core/plan';
+import { waitsBefore, type RunStep } from '@/core/plan';
 import { freeWindows, type FreeHours } from './free-hours';
 import { OWN } from './placing';
 import type { Instance, Places, SetUp, Task, TaskWait } from './instance';

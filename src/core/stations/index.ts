@@ -30,7 +30,6 @@ export {
   PAINT_AGES,
   applyPatch,
   dueAt,
-  stillPrepared,
   type Draw,
   type FaultNote,
   type Job,
@@ -54,6 +53,7 @@ export {
   type StepId,
   type StepText,
 } from './step';
+export { WORKS, labourOf, type Labour, type Work } from './labour';
 export { stationOf } from './station-of';
 export type {
   Missing,

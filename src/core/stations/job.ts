@@ -243,26 +243,11 @@ type SectionId =
 /** A change to a job: values laid over its sections. */
 export type JobPatch = { [S in SectionId]?: Partial<Job[S]> };
 
-/** What lies under paint is done again for another stuff or finish; for other paint, from the painting on. */
-const VOIDS_ALL = ['kind', 'finish'] as const;
-const VOIDS_PAINT = ['baseCoat', 'baseColour', 'underColour'] as const;
-const FROM_PAINT_ON: readonly PrepCode[] = ['under-coat', 'base-coat', 'base-coat-2', 'light-sand', 'dust-again'];
-
-/** What stays prepared of a surface that was described otherwise before. */
-export function stillPrepared(before: Job['surface'], now: Job['surface']): PrepCode[] {
-  if (VOIDS_ALL.some((field) => before[field] !== now[field])) return [];
-  if (VOIDS_PAINT.every((field) => before[field] === now[field])) return now.prepared;
-  return now.prepared.filter((code) => !FROM_PAINT_ON.includes(code));
-}
-
-/** Lays a patch over a job. What was done for what it changes, and does not hold for what it changes it to, is undone. */
+/**
+ * Lays a patch over a job: what a piece would be. What a change of a stored piece undoes with it, its fields say
+ * (`changedBy` of the records).
+ */
 export const applyPatch = <J extends Job>(job: J, patch: JobPatch): J => {
-  const laid = layOver(job, patch);
-  if (!patch.surface || patch.surface.prepared !== undefined) return laid;
-  return { ...laid, surface: { ...laid.surface, prepared: stillPrepared(job.surface, laid.surface) } };
-};
-
-const layOver = <J extends Job>(job: J, patch: JobPatch): J => {
   const sections = Object.entries(patch).map(([section, values]) => [
     section,
     { ...job[section as SectionId], ...values },

@@ -9,15 +9,17 @@ import {
   type SchoolRecord,
   type SurfaceRecord,
 } from '@/core/craft';
-import { bedHours, type Room } from '@/core/cure';
+import { bedHours, ovenById, type Room } from '@/core/cure';
 import { airAtStart, roomThrough, typedRoom } from './air';
 import type { LayPlan, PiecePlan, PrintPlan } from './answers';
 import { cureStepWait } from './cure-wait';
 import type { Job } from './job';
+import { setUpOf, type StatedLabour } from './labour';
 import { lacksForCoat } from './lacking';
 import { pagesOf } from './sheet';
 import { clockWait, isLaid, loggedAt, nextStep, type StashNeed, type Station, type StationStep } from './station';
 import { stepText } from './step';
+import { isHeavy } from './surface';
 
 export const lay: Station<'lay', 'surface' | 'method'> = {
   id: 'lay',
@@ -66,15 +68,19 @@ function cautions(_: Job, { surface: { record }, method: { binder, school }, cur
   return minded;
 }
 
-function steps(_: Job, plan: PiecePlan): StationStep[] {
+function steps(job: Job, plan: PiecePlan): StationStep[] {
   const {
-    method: { binder, school },
-    surface: { print, ground },
+    method: { binder, school, chosen },
+    surface: { print, ground, blank },
     lay: { laying, room },
     cure: { wait },
   } = plan;
   const recipe = school && recipeStepOf(school, 'lay');
   if (!recipe || !binder || !laying || !wait || !print || !ground) return [];
+  const labour: StatedLabour = {
+    ...{ work: 'lay', setUp: setUpOf('lay', binder.id) },
+    heatC: job.cure.oven ? ovenById(job.cure.oven).temperatureC : null,
+  };
   const bedStep = recipeStepOf(school, 'bed');
   const bed: StationStep[] =
     bedStep && binder.bedCoat
@@ -84,6 +90,7 @@ function steps(_: Job, plan: PiecePlan): StationStep[] {
             title: { code: 'bed' },
             minutes: handsMinutes(bedStep.hands, laying.coat.bed?.areaMm2 ?? print.areaMm2),
             wait: clockWait(bedHours(binder, room, ground)),
+            labour,
           },
         ]
       : [];
@@ -94,6 +101,7 @@ function steps(_: Job, plan: PiecePlan): StationStep[] {
       title: { code: 'lay', school: school.id },
       minutes: handsMinutes(recipe.hands, print.areaMm2, pagesOf(plan)),
       wait: cureStepWait(wait, recipe.wait.kind),
+      labour: { ...labour, takesTwo: isHeavy(blank) || (chosen?.conditions.includes('two-people') ?? false) },
       attended: wait.rule === 'oven',
       holdsBack: true,
     },

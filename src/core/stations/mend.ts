@@ -3,6 +3,7 @@ import { plainWait } from '@/core/cure';
 import { applicableRepairs, type Repair } from '@/core/mend';
 import type { PiecePlan } from './answers';
 import type { Job } from './job';
+import { setUpOf } from './labour';
 import { lacksForCoat } from './lacking';
 import { isRubbed, passDryAt } from './rub';
 import { clockWait, loggedAt, never, nextStep, type Station, type StationStep } from './station';
@@ -118,6 +119,7 @@ function steps(job: Job, { mend: { repairs }, surface: { print }, lay: { room } 
             title: { code: 'mend', part, pencil: has('pencil'), wetTest: has('haze') && part === parts[0] },
             minutes: (minutes * SHARES[part]) / shares,
             wait: part === 'repaint' ? paintDries(PAINT_DRY_HOURS) : clockWait(0),
+            labour: { work: 'mend', setUp: part === 'repaint' ? setUpOf('mend', 'colours') : null },
           },
         ]
       : [];
@@ -126,6 +128,7 @@ function steps(job: Job, { mend: { repairs }, surface: { print }, lay: { room } 
     title: layer.kind === 'text' ? { code: 'trace-text', text: layer.text } : { code: 'trace-drawing' },
     minutes: TRACE_MINUTES,
     wait: paintDries(TRACE_DRY_HOURS),
+    labour: { work: 'mend', setUp: null },
   }));
   return [...mending('sand'), ...mending('repaint'), ...tracing, ...mending('finish')];
 }

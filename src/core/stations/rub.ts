@@ -182,13 +182,17 @@ export function rubNext(job: Job, plan: PiecePlan, now: number): NextStep {
   return nextStep(rubs ? 'start-rubbing' : 'take-off', 'rub', ripeAt, minutes);
 }
 
+/** Rubbing is left between two sections. */
+const sectionMinutes = ({ sections }: WorkMap, pass: number): number[] =>
+  sections.map(({ minutes, laterMinutes }) => (pass === 1 ? minutes : laterMinutes));
+
 function steps(_: Job, plan: PiecePlan): StationStep[] {
   const {
     surface: { print },
     method: { school },
     lay: { laying, room },
     cure: { wait },
-    rub: { rubbing },
+    rub: { rubbing, map },
   } = plan;
   if (!school || !laying || !wait || !print) return [];
   return recipeHere(plan).flatMap(({ step, hands, wait: after }): StationStep[] => {
@@ -198,6 +202,7 @@ function steps(_: Job, plan: PiecePlan): StationStep[] {
         title: { code: school.removal === 'peel-and-roll' ? 'peel-pass' : 'rub-pass', number },
         minutes: minutes + dampenMinutes,
         wait: clockWait(dryMinutes / 60),
+        labour: { work: 'rub', setUp: null, ...(map ? { sections: sectionMinutes(map, number) } : {}) },
         holdsBack: true,
       }));
     const kind = step === 'stick' ? 'stick' : 'remove';
@@ -207,6 +212,7 @@ function steps(_: Job, plan: PiecePlan): StationStep[] {
         title: kind === 'stick' ? { code: 'stick' } : { code: 'remove', school: school.id },
         minutes: handsMinutes(hands, print.reachedMm2, pagesOf(plan)),
         wait: openWait(after, room) ?? clockWait(0),
+        labour: { work: 'rub', setUp: null },
         holdsBack: true,
       },
     ];

@@ -3,6 +3,7 @@ import { defaultSealer, sealClock, sealPlan, sealerAsBought, sealerChoices } fro
 import { airOf } from './air';
 import type { PiecePlan } from './answers';
 import type { Job } from './job';
+import { setUpOf } from './labour';
 import { lacksBlank } from './lacking';
 import { isRubbed, passDryAt } from './rub';
 import { clockWait, need, never, nextStep, type Station, type StationStep } from './station';
@@ -82,11 +83,13 @@ function missing(_: Job, plan: PiecePlan) {
 function steps(_: Job, plan: PiecePlan): StationStep[] {
   const { sealing } = plan.seal;
   if (!sealing) return [];
-  const { coats, betweenHours, touchHours } = sealing;
+  const { coats, betweenHours, touchHours, sealer } = sealing;
+  const work = sealer.sprayed ? 'spray' : 'seal';
   return Array.from({ length: coats }, (__, index) => ({
     step: { kind: 'coat', number: index + 1 },
     title: { code: 'coat', number: index + 1 },
     minutes: coatMinutes(plan),
     wait: clockWait(index + 1 === coats ? touchHours : betweenHours),
+    labour: { work, setUp: setUpOf(work, sealer.id) },
   }));
 }

@@ -1,6 +1,7 @@
 import { UNPRINTABLE_MM, barIsTrue, layoutPack, paperOf } from '@/core/sheet';
 import type { PiecePlan } from './answers';
 import type { Job } from './job';
+import { likeSections, setUpOf } from './labour';
 import { lacksBlank, lacksPicture, lacksRoom } from './lacking';
 import { clockWait, isLaid, loggedAt, need, nextStep, type Station, type StationStep } from './station';
 import { stepText } from './step';
@@ -80,6 +81,7 @@ function steps(job: Job, plan: PiecePlan): StationStep[] {
     },
     minutes: printMinutes(plan),
     wait: clockWait(0),
+    labour: { work: 'print', setUp: setUpOf('print', method.print), sections: likeSections(pagesOf(plan)) },
     beside: true,
     holdsBack: isPrintRefused(job),
   };
@@ -93,6 +95,7 @@ function steps(job: Job, plan: PiecePlan): StationStep[] {
       title: { code: 'heat-set', temperatureC },
       minutes: handsMinutes(HEAT_SETTING, 0),
       wait: { ...clockWait((minutes + coolMinutes) / 60, 'heat'), place: 'oven' },
+      labour: { work: 'oven', setUp: { kind: `oven ${temperatureC}`, minutes: 0 }, heatC: temperatureC },
       beside: true,
       attended: true,
     },

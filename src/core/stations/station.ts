@@ -18,6 +18,7 @@ import type {
 import { plainWait, type Room } from '@/core/cure';
 import type { PiecePlan, StationId } from './answers';
 import type { Job, JobPatch, PictureFacts } from './job';
+import type { StatedLabour } from './labour';
 import type { MendPart, PrepCode, StepId } from './step';
 
 /** What every station is given: the job, the facts of its picture, the time (epoch ms), and what the person has. */
@@ -120,6 +121,7 @@ export interface StationStep {
   title: StepTitle;
   minutes: number;
   wait: StepWait;
+  labour: StatedLabour;
   /** Goes on beside what comes before it: waits for nothing, and what follows waits for both. */
   beside?: boolean;
   /** Somebody stays with it until its wait is over. */

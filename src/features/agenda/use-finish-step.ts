@@ -1,10 +1,10 @@
 'use client';
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useCallback, useMemo, useRef } from 'react';
-import { applyPatch, type PiecePlan, stepKey } from '@/core/stations';
+import { type PiecePlan, stepKey } from '@/core/stations';
 import { stepOfPart } from '@/core/schedule';
 import { completeStep, type RunStep } from '@/core/plan';
-import { readPiece, type Agenda, type Piece } from '@/records';
+import { changedBy, readPiece, type Agenda, type Piece } from '@/records';
 import { database, savePieces } from '@/storage';
 import { useNotice, useReport } from '@/features/shell';
 import { useUndoSteps } from '@/features/shell/use-undo-steps';
@@ -119,7 +119,7 @@ export function useFinishSteps() {
           job.method.binder !== piece.method.binder || job.method.school !== piece.method.school
             ? { method: { school: job.method.school, binder: job.method.binder } }
             : {};
-        const mine = applyPatch(piece, { ...patch, ...method });
+        const mine = changedBy(piece, { ...patch, ...method });
         using = [...using.filter(({ id }) => id !== piece.id), mine];
         return { base: piece, mine, label: lowerFirst(stepTitle(step.title)), now: clock() };
       });

@@ -2,7 +2,7 @@
 import { Button } from '@mui/material';
 import { useState } from 'react';
 import { MOST_HANDS } from '@/core/schedule';
-import { WORKS, type Work } from '@/core/plan';
+import { WORKS, type Work } from '@/core/stations';
 import type { Schedule } from '@/features/agenda';
 import { newId } from '@/features/shell';
 import type { HelperHands } from '@/records';

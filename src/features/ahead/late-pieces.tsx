@@ -2,12 +2,12 @@
 import { Button } from '@mui/material';
 import { MS_PER_MINUTE } from '@/core/shared';
 import { useState } from 'react';
-import { applyPatch, type JobPatch } from '@/core/stations';
+import { type JobPatch } from '@/core/stations';
 import type { LateRemedy } from '@/core/schedule';
 import { lateThings, type Schedule } from '@/features/agenda';
 import { useReport } from '@/features/shell';
 import { useStash } from '@/features/at-hand';
-import { buildInputOf, readPiece } from '@/records';
+import { buildInputOf, changedBy, readPiece } from '@/records';
 import { database, savePiece } from '@/storage';
 import {
   FirstFew,
@@ -98,7 +98,7 @@ export function LatePieces({ schedule }: { schedule: Schedule }) {
     for (const { pieceId, patch } of patches) {
       const stored = readPiece(await database().pieces.get(pieceId));
       if (!stored.ok) continue;
-      const mine = applyPatch(stored.value, patch);
+      const mine = changedBy(stored.value, patch);
       report(await savePiece(database(), { base: stored.value, mine, label, now: clock() }));
     }
   };

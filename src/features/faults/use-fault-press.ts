@@ -1,8 +1,8 @@
 'use client';
 import { useCallback } from 'react';
 import type { FaultCauseId, FaultRemedyId, FaultSignId } from '@/core/craft';
-import { applyPatch, type JobPatch } from '@/core/stations';
-import { MOST_FAULT_NOTES, type Piece } from '@/records';
+import { type JobPatch } from '@/core/stations';
+import { MOST_FAULT_NOTES, changedBy, type Piece } from '@/records';
 import { database, savePiece } from '@/storage';
 import { useNotice, useReport } from '@/features/shell';
 import type { PlannedPiece } from '@/features/shelf';
@@ -48,12 +48,12 @@ export function useFaultPress(cause: FaultCauseId, seen: readonly FaultSignId[])
       const label = FAULT_REMEDY_WORDS[remedy];
       told(
         say`In the plan of ${piece.name}: ${label}`,
-        await save(piece, noted(applyPatch(piece, patch), remedy), label),
+        await save(piece, noted(changedBy(piece, patch), remedy), label),
       );
     },
     changeOther: async (other, patch, of, remedy) => {
       const label = FAULT_REMEDY_WORDS[remedy];
-      const done = await save(other.piece, applyPatch(other.piece, patch), label);
+      const done = await save(other.piece, changedBy(other.piece, patch), label);
       if (done && of) await save(of.piece, noted(of.piece, remedy), label);
       told(say`In the plan of ${other.piece.name}: ${label}`, done);
     },

@@ -5,7 +5,15 @@ import { useState } from 'react';
 import { PICTURE_ACCEPT } from '@/core/picture';
 import { newId, storedFrom, useNotice, useReport } from '@/features/shell';
 import { setPath } from '@/features/shell/places';
-import { numberedName, ownLetteringOf, pieceLike, withOwnLettering, type Piece, type StoredPicture } from '@/records';
+import {
+  changedBy,
+  numberedName,
+  ownLetteringOf,
+  pieceLike,
+  withOwnLettering,
+  type Piece,
+  type StoredPicture,
+} from '@/records';
 import { addPieces, database, removePiece, savePiece, type SetTable } from '@/storage';
 import { FigureField, FileButton, LineField, Note, TickRow, useClock, useUnits } from '@/ui';
 import { counted, sentenceFor } from '@/words';
@@ -82,13 +90,7 @@ export function SetDialog({ piece, onClose }: { piece: Piece; onClose: () => voi
       const like = pieceLike(piece, { id: newId(), name: row.name, now: clock(), withoutPicture: false });
       const own = row.picture === null ? null : (read?.pictures.get(row.picture)?.id ?? null);
       const lettered = withOwnLettering({ ...like, set: { ...set, at } }, row.text);
-      return own === null
-        ? lettered
-        : {
-            ...lettered,
-            sheet: { ...lettered.sheet, motif: null },
-            picture: { ...lettered.picture, pictureId: own },
-          };
+      return own === null ? lettered : changedBy(lettered, { picture: { pictureId: own } });
     });
     const added = await addPieces(database(), pieces, [...(read?.pictures.values() ?? [])]);
     if (report(added) && (!asTemplate || report(await keptAsTemplate(true)))) {

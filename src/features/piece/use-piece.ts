@@ -3,11 +3,11 @@ import { useLiveQuery } from 'dexie-react-hooks';
 import { useCallback, useLayoutEffect, useMemo, useRef, useState } from 'react';
 import { equalData, type Failure } from '@/core/shared';
 import type { FailureCode } from '@/words';
-import { readPiece, type Piece, type StoredPicture } from '@/records';
+import { changedBy, readPiece, type Piece, type StoredPicture } from '@/records';
 import { useReport } from '@/features/shell';
 import { setUnkept, unkeptOf, type Unkept } from '@/features/shell/not-kept';
 import { database, historyState, nameOf, savePiece, stepHistory, type PieceHistory } from '@/storage';
-import { applyPatch, type JobPatch } from '@/core/stations';
+import { type JobPatch } from '@/core/stations';
 import { useClock } from '@/ui';
 
 type Sections = Pick<
@@ -160,12 +160,12 @@ export function usePiece(id: string): Loaded {
 
   const change: PieceAccess['change'] = useCallback(
     (section, patch, label, pictures) => {
-      apply((piece) => applyPatch(piece, { [section]: patch }), label, pictures);
+      apply((piece) => changedBy(piece, { [section]: patch }), label, pictures);
     },
     [apply],
   );
   const changeAll: PieceAccess['changeAll'] = useCallback(
-    (patch, label, pictures) => apply((piece) => applyPatch(piece, patch), label, pictures),
+    (patch, label, pictures) => apply((piece) => changedBy(piece, patch), label, pictures),
     [apply],
   );
   const rename: PieceAccess['rename'] = useCallback(

@@ -1,7 +1,8 @@
 'use client';
 import { Button, Dialog, DialogActions, DialogContent, DialogContentText, DialogTitle } from '@mui/material';
 import { useState } from 'react';
-import { MS_PER_HOUR, MS_PER_MINUTE } from '@/core/shared';
+import { openWaits, runSteps } from '@/core/plan';
+import { MS_PER_HOUR } from '@/core/shared';
 import { usePlannedPieces, type PlannedPiece } from '@/features/shelf';
 import { FigureField, clockTime, longDate, useNow } from '@/ui';
 import { say } from '@/words/say';
@@ -15,21 +16,12 @@ interface Wait {
   untilAt: number;
 }
 
-/** What a piece waits for at the bench: its cure, the drying of a rubbed pass, the next coat. */
-function waitsOf({ piece, plan }: PlannedPiece): Wait[] {
-  const { lay, rub, seal } = piece;
-  const { rubbing } = plan.rub;
-  const rubbedAt = rub.finishedAt ?? rub.done.at(-1)?.at ?? null;
-  const dryMinutes = rubbing && (rub.finishedAt === null ? rubbing.betweenMinutes : rubbing.dryOutMinutes);
-  const waits = [
-    rub.done.length === 0 && rub.finishedAt === null ? [lay.laidAt, plan.cure.clock?.readyAt] : [],
-    rubbedAt !== null && dryMinutes !== null ? [rubbedAt, rubbedAt + dryMinutes * MS_PER_MINUTE] : [],
-    [seal.coatsAt.at(-1), plan.seal.clock?.nextCoatAt],
-  ];
-  return waits.flatMap(([fromAt, untilAt]) =>
-    fromAt != null && untilAt != null ? [{ name: piece.set?.name ?? piece.name, fromAt, untilAt }] : [],
-  );
-}
+const waitsOf = ({ piece, plan }: PlannedPiece): Wait[] =>
+  openWaits(runSteps(piece, plan)).map(({ fromAt, untilAt }) => ({
+    name: piece.set?.name ?? piece.name,
+    fromAt,
+    untilAt,
+  }));
 
 /**
  * A wait that ended while nobody counted along – Fobbet closed, no server, a machine that was started anew – is asked

@@ -1,36 +1,26 @@
-import type Joi from 'joi';
 import { OVEN_CYCLES, REFERENCE_AIR, type SeenSign } from '@/core/cure';
 import type { Job } from '@/core/stations';
-import { anyOf, figure, instant, item, list, maybe, oneOf, section } from '../fields';
+import { anyOf, figure, instant, item, list, maybe, oneOf } from '../fields';
+import { chosen, done, type Fields } from './field';
 
-type Cure = Job['cure'];
-
-export const newCure = (): Cure => ({
-  ...REFERENCE_AIR,
-  air: 'still',
-  school: 'sign',
-  labelHours: null,
-  cover: 'open',
-  oven: null,
-  through: 'typed',
-  signs: [],
-});
-
-export const cureSection = (): Joi.ObjectSchema<Cure> =>
-  section<Cure>({
-    temperatureC: figure(-20, 60),
-    humidityPercent: figure(0, 100),
-    air: oneOf('still', 'fan'),
-    school: oneOf('sign', 'clock'),
-    labelHours: maybe(figure(0.1, 2000)),
-    cover: oneOf('open', 'weighted', 'covered'),
-    oven: maybe(anyOf(OVEN_CYCLES)),
-    through: oneOf('typed', 'room'),
-    signs: list(
-      item<SeenSign>({
-        id: oneOf('translucent', 'cool-edge', 'corner-lifts', 'even', 'corner-holds'),
-        at: instant(),
-      }),
-      100,
-    ),
-  });
+export const CURE: Fields<Job['cure']> = {
+  temperatureC: chosen(() => figure(-20, 60), REFERENCE_AIR.temperatureC),
+  humidityPercent: chosen(() => figure(0, 100), REFERENCE_AIR.humidityPercent),
+  air: chosen(() => oneOf('still', 'fan'), 'still'),
+  school: chosen(() => oneOf('sign', 'clock'), 'sign'),
+  labelHours: chosen(() => maybe(figure(0.1, 2000)), null),
+  cover: chosen(() => oneOf('open', 'weighted', 'covered'), 'open'),
+  oven: chosen(() => maybe(anyOf(OVEN_CYCLES)), null),
+  through: chosen(() => oneOf('typed', 'room'), 'typed'),
+  signs: done(
+    () =>
+      list(
+        item<SeenSign>({
+          id: oneOf('translucent', 'cool-edge', 'corner-lifts', 'even', 'corner-holds'),
+          at: instant(),
+        }),
+        100,
+      ),
+    [],
+  ),
+};

@@ -1,16 +1,11 @@
-import type Joi from 'joi';
 import type { Job } from '@/core/stations';
-import { figure, instant, list, maybe, oneOf, section } from '../fields';
+import { figure, instant, list, maybe, oneOf } from '../fields';
+import { chosen, done, type Fields } from './field';
 
-type Lay = Job['lay'];
-
-export const newLay = (): Lay => ({ faces: null, filmUm: null, extendMm: 5, mediumUsedMl: null, laidAt: null });
-
-export const laySection = (): Joi.ObjectSchema<Lay> =>
-  section<Lay>({
-    faces: maybe(list(oneOf('paper', 'surface'), 2).min(1).unique()),
-    filmUm: maybe(figure(20, 2000)),
-    extendMm: figure(0, 100),
-    mediumUsedMl: maybe(figure(0, 100_000)),
-    laidAt: maybe(instant()),
-  });
+export const LAY: Fields<Job['lay']> = {
+  faces: chosen(() => maybe(list(oneOf('paper', 'surface'), 2).min(1).unique()), null),
+  filmUm: chosen(() => maybe(figure(20, 2000)), null),
+  extendMm: chosen(() => figure(0, 100), 5),
+  mediumUsedMl: done(() => maybe(figure(0, 100_000)), null),
+  laidAt: done(() => maybe(instant()), null),
+};

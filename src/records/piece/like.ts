@@ -1,6 +1,6 @@
 import { shortened } from '@/core/shared';
-import { stillPrepared } from '@/core/stations';
-import { newPiece, type Piece } from './piece';
+import { valuesOf, withVoided, type Fields } from './field';
+import { HEAD, newPiece, sectionsOf, type Piece, type SectionId, type Values } from './piece';
 
 /** What is new about a piece that is made like another. */
 interface Another {
@@ -14,14 +14,11 @@ interface Another {
 /** Another piece with all that was chosen for one, and nothing done to it yet. What belongs to the one thing is left out. */
 export function pieceLike(piece: Piece, { id, name, now, withoutPicture }: Another): Piece {
   const fresh = newPiece(id, name, now);
-  const like = withPlanOf(piece, {
-    ...fresh,
-    picture: withoutPicture ? fresh.picture : piece.picture,
-    sheet: { ...fresh.sheet, motif: withoutPicture ? null : piece.sheet.motif },
-  });
+  const { pictureId, ratio, layers } = piece.picture;
+  const like = withPlanOf(piece, withoutPicture ? fresh : { ...fresh, picture: { ...fresh.picture, pictureId } });
   if (!withoutPicture) return like;
-  const lettering = piece.picture.layers.filter(({ kind }) => kind === 'text');
-  return { ...like, picture: { ...fresh.picture, ratio: piece.picture.ratio, layers: lettering } };
+  const lettering = layers.filter(({ kind }) => kind === 'text');
+  return { ...like, picture: { ...fresh.picture, ratio, layers: lettering } };
 }
 
 /** The lettering that each of a set has for itself: its first. */
@@ -43,51 +40,32 @@ export const withOwnLettering = (piece: Piece, text: string | null): Piece => {
  * sheet it was printed from, the method it was laid by, the passes and coats it has.
  */
 export function withPlanOf(piece: Piece, own: Piece): Piece {
-  const isLaid = own.lay.laidAt !== null;
-  const isPrinted = isLaid || own.sheet.printedAt !== null;
-  const planned: Piece = {
-    ...own,
-    dueOn: piece.dueOn,
-    ...(isPrinted ? {} : sheetOf(piece, own)),
-    ...(isLaid ? {} : layingOf(piece, own)),
-    rub: own.rub.finishedAt === null ? { ...own.rub, passes: piece.rub.passes } : own.rub,
-    mend:
-      own.mend.finishedAt === null ? { ...piece.mend, done: own.mend.done, finishedAt: own.mend.finishedAt } : own.mend,
-    seal:
-      own.seal.finishedAt === null && own.seal.coatsAt.length === 0
-        ? { ...piece.seal, coatsAt: own.seal.coatsAt, finishedAt: own.seal.finishedAt }
-        : own.seal,
-    keep: { ...own.keep, prices: piece.keep.prices, careText: piece.keep.careText },
-  };
-  return withOwnLettering(planned, ownLetteringOf(own));
+  const isSamePicture = own.picture.pictureId === piece.picture.pictureId;
+  const follows = <S extends object>(fields: Fields<S>, theirs: S, mine: S): S =>
+    valuesOf(fields, (name, { nature, samePictureOnly }) =>
+      nature === 'chosen' && (isSamePicture || !samePictureOnly) ? theirs[name] : mine[name],
+    );
+  const sections = sectionsOf((id, fields) => {
+    if (IS_SETTLED[id](own)) return own[id];
+    const [theirs, mine]: Values[] = [{ ...piece[id] }, { ...own[id] }];
+    return withVoided(fields, mine!, follows(fields, theirs!, mine!), []);
+  });
+  return withOwnLettering({ ...follows(HEAD, piece, own), ...sections }, ownLetteringOf(own));
 }
 
-/** What is printed, and how. */
-function sheetOf({ picture, sheet }: Piece, own: Piece): Pick<Piece, 'picture' | 'sheet'> {
-  const isSamePicture = own.picture.pictureId === picture.pictureId;
-  const { pictureId, crop, lettering, turns, straightenDeg, keepClear } = isSamePicture ? picture : own.picture;
-  const { printedAt, barMeasuredMm, proof, order } = own.sheet;
-  return {
-    picture: { ...picture, pictureId, crop, lettering, turns, straightenDeg, keepClear },
-    sheet: { ...sheet, printedAt, barMeasuredMm, proof, order, motif: isSamePicture ? sheet.motif : own.sheet.motif },
-  };
-}
+const laid = ({ lay }: Piece) => lay.laidAt !== null;
+const printed = (own: Piece) => laid(own) || own.sheet.printedAt !== null;
+const never = () => false;
 
-/** What it is laid on, by what method, with what, and how it dries. */
-const layingOf = (
-  { surface, method, lay, cure }: Piece,
-  own: Piece,
-): Pick<Piece, 'surface' | 'method' | 'lay' | 'cure'> => ({
-  // The photographed face and the knots are of that one board.
-  surface: {
-    ...surface,
-    prepared: stillPrepared(own.surface, { ...surface, prepared: own.surface.prepared }),
-    face: own.surface.face,
-  },
-  method,
-  lay: { ...lay, laidAt: own.lay.laidAt, mediumUsedMl: own.lay.mediumUsedMl },
-  cure: { ...cure, signs: own.cure.signs },
-});
+/** What is done by it stays as it was done, whatever is chosen for others since. */
+const IS_SETTLED: Readonly<Record<SectionId, (own: Piece) => boolean>> = {
+  ...{ picture: printed, sheet: printed },
+  ...{ surface: laid, method: laid, lay: laid, cure: laid },
+  rub: ({ rub }) => rub.finishedAt !== null,
+  mend: ({ mend }) => mend.finishedAt !== null,
+  seal: ({ seal }) => seal.finishedAt !== null || seal.coatsAt.length > 0,
+  ...{ work: never, faults: never, keep: never },
+};
 
 /** “Crest bucket 2”, then 3: the first that no other piece has. */
 export function nameLike(name: string, taken: readonly string[]): string {

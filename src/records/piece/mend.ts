@@ -1,16 +1,12 @@
 import Joi from 'joi';
 import type { Wear } from '@/core/mend';
 import type { Job } from '@/core/stations';
-import { colour, figure, instant, item, list, maybe, oneOf, section } from '../fields';
+import { colour, figure, instant, item, list, maybe, oneOf } from '../fields';
+import { chosen, done, type Fields } from './field';
 
-type Mend = Job['mend'];
-
-export const newMend = (): Mend => ({ done: [], finishedAt: null, wear: null, glaze: null });
-
-export const mendSection = (): Joi.ObjectSchema<Mend> =>
-  section<Mend>({
-    done: list(Joi.string().max(40), 40),
-    finishedAt: maybe(instant()),
-    wear: maybe(item<Wear>({ share: figure(0, 0.5), where: oneOf('edges', 'corners', 'all-over') })),
-    glaze: maybe(colour()),
-  });
+export const MEND: Fields<Job['mend']> = {
+  done: done(() => list(Joi.string().max(40), 40), []),
+  finishedAt: done(() => maybe(instant()), null),
+  wear: chosen(() => maybe(item<Wear>({ share: figure(0, 0.5), where: oneOf('edges', 'corners', 'all-over') })), null),
+  glaze: chosen(() => maybe(colour()), null),
+};

@@ -1,4 +1,3 @@
-import type Joi from 'joi';
 import {
   FONT_IDS,
   FULL_CROP,
@@ -12,19 +11,9 @@ import { PLAIN_TONE } from '@/core/raster';
 import { MAX_PRINT_MM } from '@/core/sheet';
 import type { Job } from '@/core/stations';
 import { colour, figure, item, list, maybe, named, oneOf, recordId, section, share, whole } from '../fields';
+import { chosen, onePicture, own, refersTo, type Fields, type PictureRefs } from './field';
 
 type Picture = Job['picture'];
-
-export const newPicture = (): Picture => ({
-  pictureId: null,
-  crop: FULL_CROP,
-  ratio: 'blank',
-  lettering: null,
-  ...NOT_TURNED,
-  tone: PLAIN_TONE,
-  layers: [],
-  keepClear: [],
-});
 
 export const MOST_LAYERS = 24;
 const MOST_CLEAR = 12;
@@ -87,18 +76,50 @@ const pictureLayer = () =>
     box: box(),
   });
 
-export const pictureSection = (): Joi.ObjectSchema<Picture> =>
-  section<Picture>({
-    pictureId: maybe(recordId()),
-    crop: crop(),
-    ratio: oneOf(...RATIOS),
-    lettering: maybe(oneOf('yes', 'no')),
-    turns: whole(0, 3),
-    straightenDeg: figure(-MOST_STRAIGHTEN_DEG, MOST_STRAIGHTEN_DEG),
-    tone: tone(),
-    layers: list([textLayer(), pictureLayer()], MOST_LAYERS),
-    keepClear: list(
-      item<Picture['keepClear'][number]>({ x: share(), y: share(), width: share(), height: share() }),
-      MOST_CLEAR,
-    ),
-  });
+/** Pictures of layers; the layer of one that is not to be had falls away. */
+const ofLayers: PictureRefs<Picture['layers']> = {
+  most: MOST_LAYERS,
+  ids: (layers) => layers.map((layer) => (layer.kind === 'picture' ? layer.pictureId : null)),
+  renamed: (layers, idOf) =>
+    layers.flatMap((layer): Picture['layers'] => {
+      if (layer.kind === 'text') return [layer];
+      const pictureId = idOf(layer.pictureId);
+      return pictureId === null ? [] : [{ ...layer, pictureId }];
+    }),
+};
+
+const samePictureOnly = true;
+
+export const PICTURE: Fields<Picture> = {
+  // What was turned, cut out, answered and kept clear was so of that picture.
+  pictureId: refersTo(
+    onePicture,
+    own(() => maybe(recordId()), null, {
+      voids: {
+        crop: () => FULL_CROP,
+        turns: () => NOT_TURNED.turns,
+        straightenDeg: () => NOT_TURNED.straightenDeg,
+        lettering: () => null,
+        keepClear: () => [],
+      },
+    }),
+  ),
+  crop: chosen(() => crop(), FULL_CROP, { samePictureOnly }),
+  ratio: chosen(() => oneOf(...RATIOS), 'blank'),
+  lettering: chosen(() => maybe(oneOf('yes', 'no')), null, { samePictureOnly }),
+  turns: chosen(() => whole(0, 3), NOT_TURNED.turns, { samePictureOnly }),
+  straightenDeg: chosen(() => figure(-MOST_STRAIGHTEN_DEG, MOST_STRAIGHTEN_DEG), NOT_TURNED.straightenDeg, {
+    samePictureOnly,
+  }),
+  tone: chosen(() => tone(), PLAIN_TONE),
+  layers: refersTo(
+    ofLayers,
+    chosen(() => list([textLayer(), pictureLayer()], MOST_LAYERS), []),
+  ),
+  keepClear: chosen(
+    () =>
+      list(item<Picture['keepClear'][number]>({ x: share(), y: share(), width: share(), height: share() }), MOST_CLEAR),
+    [],
+    { samePictureOnly },
+  ),
+};

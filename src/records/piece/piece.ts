@@ -1,23 +1,23 @@
 import Joi from 'joi';
-import { atFirstUse } from '@/core/shared';
-import { motifKey, type Job } from '@/core/stations';
-import type { Result } from '@/core/shared';
+import { atFirstUse, type Result } from '@/core/shared';
+import type { Job, JobPatch } from '@/core/stations';
 import { day, instant, item, maybe, named, recordId, whole, yesOrNo } from '../fields';
 import { movedInTime, type SetClock } from '../moved-in-time';
 import { checkRecord, migrateToCurrent, type VersionCode } from '../version';
-import { cureSection, newCure } from './cure';
-import { faultsSection, newFaults } from './faults';
-import { keepSection, newKeep } from './keep';
-import { laySection, newLay } from './lay';
-import { mendSection, newMend } from './mend';
-import { methodSection, newMethod } from './method';
+import { CURE } from './cure';
+import { FAULTS } from './faults';
+import { chosen, initialOf, own, schemaOf, type Fields } from './field';
+import { KEEP } from './keep';
+import { LAY } from './lay';
+import { MEND } from './mend';
+import { METHOD } from './method';
 import { PIECE_MIGRATIONS } from './migrations';
-import { pictureSection, newPicture } from './picture';
-import { rubSection, newRub } from './rub';
-import { sealSection, newSeal } from './seal';
-import { sheetSection, newSheet } from './sheet';
-import { surfaceSection, newSurface } from './surface';
-import { workSection, newWork } from './work';
+import { PICTURE } from './picture';
+import { RUB } from './rub';
+import { SEAL } from './seal';
+import { SHEET } from './sheet';
+import { SURFACE } from './surface';
+import { WORK } from './work';
 
 /**
  * Version 1 had one margin all round, 2 one for each side; 3 has turning, tone, layers, shapes, grain, the look wanted,
@@ -50,56 +50,57 @@ export interface Piece extends Job {
   template: boolean;
 }
 
-export const newPiece = (id: string, name: string, now: number, paper: Job['sheet']['paper'] = 'a4'): Piece => ({
-  id,
-  name,
-  version: PIECE_VERSION,
-  revision: 1,
-  createdAt: now,
-  updatedAt: now,
-  dueOn: null,
-  set: null,
-  template: false,
-  picture: newPicture(),
-  surface: newSurface(),
-  method: newMethod(),
-  sheet: newSheet(paper),
-  lay: newLay(),
-  cure: newCure(),
-  rub: newRub(),
-  mend: newMend(),
-  seal: newSeal(),
-  work: newWork(),
-  faults: newFaults(),
-  keep: newKeep(),
-});
-
+export type SectionId = keyof JobPatch;
 const MOST_OF_A_SET = 10_000;
 
-export const pieceSchema: () => Joi.ObjectSchema<Piece> = atFirstUse(() =>
-  Joi.object<Piece, true>({
-    id: recordId(),
-    version: Joi.number().valid(PIECE_VERSION).required(),
-    revision: whole(1, Number.MAX_SAFE_INTEGER),
-    name: named(120),
-    createdAt: instant(),
-    updatedAt: instant(),
-    dueOn: maybe(day()),
-    set: maybe(item<PieceSet>({ id: recordId(), name: named(120), at: whole(0, MOST_OF_A_SET) })),
-    template: yesOrNo(),
-    picture: pictureSection(),
-    surface: surfaceSection(),
-    method: methodSection(),
-    sheet: sheetSection(),
-    lay: laySection(),
-    cure: cureSection(),
-    rub: rubSection(),
-    mend: mendSection(),
-    seal: sealSection(),
-    work: workSection(),
-    faults: faultsSection(),
-    keep: keepSection(),
-  }),
+/** What stands in no section. */
+export const HEAD: Fields<Omit<Piece, SectionId>> = {
+  id: own(() => recordId(), ''),
+  version: own(() => Joi.number().valid(PIECE_VERSION).required(), PIECE_VERSION),
+  revision: own(() => whole(1, Number.MAX_SAFE_INTEGER), 1),
+  name: own(() => named(120), ''),
+  createdAt: own(() => instant(), 0),
+  updatedAt: own(() => instant(), 0),
+  dueOn: chosen(() => maybe(day()), null),
+  set: own(() => maybe(item<PieceSet>({ id: recordId(), name: named(120), at: whole(0, MOST_OF_A_SET) })), null),
+  template: own(() => yesOrNo(), false),
+};
+
+const SECTIONS: { readonly [S in SectionId]-?: Fields<Piece[S]> } = {
+  picture: PICTURE,
+  surface: SURFACE,
+  method: METHOD,
+  sheet: SHEET,
+  lay: LAY,
+  cure: CURE,
+  rub: RUB,
+  mend: MEND,
+  seal: SEAL,
+  work: WORK,
+  faults: FAULTS,
+  keep: KEEP,
+};
+
+/** The values of any section, where all are treated alike. */
+export type Values = Record<string, unknown>;
+/** Every section with its fields. */
+export const SECTION_FIELDS = Object.entries(SECTIONS) as unknown as readonly [SectionId, Fields<Values>][];
+
+/** The sections of a piece, each made of its fields. */
+export const sectionsOf = (make: (id: SectionId, fields: Fields<Values>) => object): Pick<Piece, SectionId> =>
+  Object.fromEntries(SECTION_FIELDS.map(([id, fields]) => [id, make(id, fields)])) as Pick<Piece, SectionId>;
+
+export const newPiece = (id: string, name: string, now: number, paper: Job['sheet']['paper'] = 'a4'): Piece => {
+  const sections = sectionsOf((_, fields) => initialOf(fields));
+  const head = { ...initialOf(HEAD), id, name, createdAt: now, updatedAt: now };
+  return { ...head, ...sections, sheet: { ...sections.sheet, paper } };
+};
+
+export const pieceSchema: () => Joi.ObjectSchema<Piece> = atFirstUse(
+  () =>
+    schemaOf(HEAD).keys(
+      Object.fromEntries(SECTION_FIELDS.map(([id, fields]) => [id, schemaOf(fields)])),
+    ) as Joi.ObjectSchema<Piece>,
 );
 
 /**
@@ -115,48 +116,3 @@ export const checkPiece = (data: unknown): Result<Piece, 'record-invalid'> => ch
 
 /** A piece after the clock was set: what was done to it is as long ago as before. */
 export const pieceInTime = (piece: Piece, set: SetClock): Piece => movedInTime(piece, set);
-
-/** The pictures a piece refers to, also one of an older version. */
-export const picturesOf = (piece: Pick<Piece, 'picture' | 'surface' | 'rub' | 'keep'>): string[] =>
-  [
-    ...new Set([
-      piece.picture?.pictureId,
-      piece.keep?.photoId,
-      piece.surface?.face?.pictureId,
-      ...(piece.picture?.layers ?? []).map((layer) => (layer.kind === 'picture' ? layer.pictureId : null)),
-      ...(piece.rub?.readings ?? []).flatMap(({ dryPhotoId, wetPhotoId }) => [dryPhotoId, wetPhotoId]),
-    ]),
-  ].filter((id) => typeof id === 'string');
-
-/** The same piece with other ids for its pictures; null where one is not to be had, and a layer of it falls away. */
-export function withPictures(piece: Piece, idOf: (id: string) => string | null): Piece {
-  const other = (id: string | null) => (id === null ? null : idOf(id));
-  const layers = piece.picture.layers.flatMap((layer): Job['picture']['layers'] => {
-    if (layer.kind === 'text') return [layer];
-    const pictureId = idOf(layer.pictureId);
-    return pictureId === null ? [] : [{ ...layer, pictureId }];
-  });
-  const picture = { ...piece.picture, pictureId: other(piece.picture.pictureId), layers };
-  const { motif } = piece.sheet;
-  const { face } = piece.surface;
-  const faceId = other(face?.pictureId ?? null);
-  return {
-    ...piece,
-    picture,
-    surface: { ...piece.surface, face: face && faceId !== null ? { ...face, pictureId: faceId } : null },
-    // Found in that very picture: it stays found under the picture's other name.
-    sheet:
-      motif && motif.of === motifKey(piece.picture)
-        ? { ...piece.sheet, motif: { ...motif, of: motifKey(picture) } }
-        : piece.sheet,
-    rub: {
-      ...piece.rub,
-      readings: piece.rub.readings.map((reading) => ({
-        ...reading,
-        dryPhotoId: other(reading.dryPhotoId),
-        wetPhotoId: other(reading.wetPhotoId),
-      })),
-    },
-    keep: { ...piece.keep, photoId: other(piece.keep.photoId) },
-  };
-}

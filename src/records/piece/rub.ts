@@ -2,10 +2,7 @@ import Joi from 'joi';
 import { KEPT_LETTERS, MOST_KEPT_CELLS, isWholeReading, type KeptReading } from '@/core/inspect';
 import type { Job, RubbedPass } from '@/core/stations';
 import { count, figure, instant, item, list, maybe, recordId, section, share, whole, yesOrNo } from '../fields';
-
-type Rub = Job['rub'];
-
-export const newRub = (): Rub => ({ passes: null, done: [], finishedAt: null, readings: [], overruledAt: null });
+import { chosen, done, onePicture, refersTo, type Fields, type PictureRefs } from './field';
 
 const MINUTES_PER_DAY = 1440;
 const MOST_PASSES = 50;
@@ -47,11 +44,25 @@ const reading = () =>
     isWhitened: yesOrNo(),
   }).custom((value: KeptReading, helpers) => (isWholeReading(value) ? value : helpers.error('any.invalid')));
 
-export const rubSection = (): Joi.ObjectSchema<Rub> =>
-  section<Rub>({
-    passes: maybe(whole(1, 20)),
-    done: list(item<RubbedPass>({ at: instant(), minutes: figure(0, MINUTES_PER_DAY) }), MOST_PASSES),
-    finishedAt: maybe(instant()),
-    readings: list(reading(), MOST_READINGS),
-    overruledAt: maybe(instant()),
-  });
+/** A photo while it is read dry, and one wetted. */
+const ofReadings: PictureRefs<KeptReading[]> = {
+  most: 2 * MOST_READINGS,
+  ids: (readings) => readings.flatMap(({ dryPhotoId, wetPhotoId }) => [dryPhotoId, wetPhotoId]),
+  renamed: (readings, idOf) =>
+    readings.map((reading) => ({
+      ...reading,
+      dryPhotoId: onePicture.renamed(reading.dryPhotoId, idOf),
+      wetPhotoId: onePicture.renamed(reading.wetPhotoId, idOf),
+    })),
+};
+
+export const RUB: Fields<Job['rub']> = {
+  passes: chosen(() => maybe(whole(1, 20)), null),
+  done: done(() => list(item<RubbedPass>({ at: instant(), minutes: figure(0, MINUTES_PER_DAY) }), MOST_PASSES), []),
+  finishedAt: done(() => maybe(instant()), null),
+  readings: refersTo(
+    ofReadings,
+    done(() => list(reading(), MOST_READINGS), []),
+  ),
+  overruledAt: done(() => maybe(instant()), null),
+};

@@ -1,25 +1,13 @@
-import type Joi from 'joi';
 import { SEALERS, SHEENS, USES } from '@/core/craft';
 import type { Job } from '@/core/stations';
-import { anyOf, instant, list, maybe, oneOf, section, whole } from '../fields';
+import { anyOf, instant, list, maybe, oneOf, whole } from '../fields';
+import { chosen, done, type Fields } from './field';
 
-type Seal = Job['seal'];
-
-export const newSeal = (): Seal => ({
-  use: 'wall',
-  sheen: null,
-  sealer: null,
-  coats: null,
-  coatsAt: [],
-  finishedAt: null,
-});
-
-export const sealSection = (): Joi.ObjectSchema<Seal> =>
-  section<Seal>({
-    use: oneOf(...USES),
-    sheen: maybe(oneOf(...SHEENS)),
-    sealer: maybe(anyOf(SEALERS)),
-    coats: maybe(whole(1, 20)),
-    coatsAt: list(instant(), 200),
-    finishedAt: maybe(instant()),
-  });
+export const SEAL: Fields<Job['seal']> = {
+  use: chosen(() => oneOf(...USES), 'wall'),
+  sheen: chosen(() => maybe(oneOf(...SHEENS)), null),
+  sealer: chosen(() => maybe(anyOf(SEALERS)), null),
+  coats: chosen(() => maybe(whole(1, 20)), null),
+  coatsAt: done(() => list(instant(), 200), []),
+  finishedAt: done(() => maybe(instant()), null),
+};

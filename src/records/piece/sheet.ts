@@ -1,24 +1,8 @@
 import Joi from 'joi';
-import { DEFAULT_OVERLAP_MM, MAX_PRINT_MM, PAPER_IDS, PLAIN_FORM, type PaperId, type PrintForm } from '@/core/sheet';
+import { DEFAULT_OVERLAP_MM, MAX_PRINT_MM, PAPER_IDS, PLAIN_FORM, type PrintForm } from '@/core/sheet';
 import type { Job, KeptProof, Motif, ShopOrder } from '@/core/stations';
 import { colour, count, figure, instant, item, list, maybe, oneOf, section, whole, yesOrNo } from '../fields';
-
-type Sheet = Job['sheet'];
-
-export const newSheet = (paper: PaperId): Sheet => ({
-  paper,
-  orientation: 'auto',
-  margins: { topMm: 10, rightMm: 10, bottomMm: 10, leftMm: 10 },
-  barMeasuredMm: null,
-  printedAt: null,
-  custom: { widthMm: 210, heightMm: 297 },
-  overlapMm: DEFAULT_OVERLAP_MM,
-  form: PLAIN_FORM,
-  copies: 1,
-  motif: null,
-  proof: null,
-  order: null,
-});
+import { chosen, done, type Fields } from './field';
 
 const MOST_COPIES = 60;
 const MOST_PRICE = 1_000_000;
@@ -56,33 +40,43 @@ const order = () =>
     readyAt: instant(),
   });
 
-export const sheetSection = (): Joi.ObjectSchema<Sheet> =>
-  section<Sheet>({
-    paper: oneOf(...PAPER_IDS),
-    orientation: oneOf('auto', 'portrait', 'landscape'),
-    margins: section<Sheet['margins']>({
-      topMm: marginMm(),
-      rightMm: marginMm(),
-      bottomMm: marginMm(),
-      leftMm: marginMm(),
-    }),
-    barMeasuredMm: maybe(figure(50, 150)),
-    printedAt: maybe(instant()),
-    custom: section<Sheet['custom']>({ widthMm: figure(50, 1200), heightMm: figure(50, 1200) }),
-    overlapMm: edgeMm(),
-    form: section<PrintForm>({
-      parts: oneOf('skip', 'spread', 'each'),
-      sides: oneOf('picture', 'mirror', 'solid'),
-      sideColour: colour(),
-      corners: oneOf('cut', 'fold'),
-      seamMm: figure(0, 40),
-      edge: oneOf('cut', 'torn', 'motif'),
-      trimMm: edgeMm(),
-      tornMm: edgeMm(),
-      motifMm: edgeMm(),
-    }),
-    copies: count(MOST_COPIES),
-    motif: maybe(motif()),
-    proof: maybe(proof()),
-    order: maybe(order()),
-  });
+export const SHEET: Fields<Job['sheet']> = {
+  paper: chosen(() => oneOf(...PAPER_IDS), 'a4'),
+  orientation: chosen(() => oneOf('auto', 'portrait', 'landscape'), 'auto'),
+  margins: chosen(
+    () =>
+      section<Job['sheet']['margins']>({
+        topMm: marginMm(),
+        rightMm: marginMm(),
+        bottomMm: marginMm(),
+        leftMm: marginMm(),
+      }),
+    { topMm: 10, rightMm: 10, bottomMm: 10, leftMm: 10 },
+  ),
+  barMeasuredMm: done(() => maybe(figure(50, 150)), null),
+  printedAt: done(() => maybe(instant()), null),
+  custom: chosen(() => section<Job['sheet']['custom']>({ widthMm: figure(50, 1200), heightMm: figure(50, 1200) }), {
+    widthMm: 210,
+    heightMm: 297,
+  }),
+  overlapMm: chosen(() => edgeMm(), DEFAULT_OVERLAP_MM),
+  form: chosen(
+    () =>
+      section<PrintForm>({
+        parts: oneOf('skip', 'spread', 'each'),
+        sides: oneOf('picture', 'mirror', 'solid'),
+        sideColour: colour(),
+        corners: oneOf('cut', 'fold'),
+        seamMm: figure(0, 40),
+        edge: oneOf('cut', 'torn', 'motif'),
+        trimMm: edgeMm(),
+        tornMm: edgeMm(),
+        motifMm: edgeMm(),
+      }),
+    PLAIN_FORM,
+  ),
+  copies: chosen(() => count(MOST_COPIES), 1),
+  motif: chosen(() => maybe(motif()), null, { samePictureOnly: true }),
+  proof: done(() => maybe(proof()), null),
+  order: done(() => maybe(order()), null),
+};

@@ -4,6 +4,7 @@ import { pictureWindow } from '@/core/sheet';
 import { typedRoom } from '../air';
 import type { PiecePlan, SurfaceAnswer } from '../answers';
 import type { Job } from '../job';
+import { anywhere, setUpOf, type StatedLabour, type Work } from '../labour';
 import { lacksBlank, lacksKind } from '../lacking';
 import {
   clockWait,
@@ -24,6 +25,7 @@ import { sum } from '@/core/shared';
 
 /** From here on a blank is lifted and turned by two. */
 const HEAVY_MM2 = 700 * 700;
+export const isHeavy = (blank: SurfaceAnswer['blank']): boolean => blank !== null && blank.areaMm2 > HEAVY_MM2;
 /** A base coat's wet film, µm. */
 const PAINT_FILM_UM = 100;
 const UM_MM2_PER_ML = 1e6;
@@ -42,13 +44,47 @@ const doneAt = (step: StepId, job: Job): number | null =>
     ? (loggedAt(job, stepText(step)) ?? 0)
     : null;
 
-function steps(_: Job, { surface }: Pick<PiecePlan, 'surface'>): StationStep[] {
+const PREP_WORK: Readonly<Record<PrepCode, Work>> = {
+  'lead-test': 'strip',
+  strip: 'strip',
+  scuff: 'sand',
+  sand: 'sand',
+  'light-sand': 'sand',
+  derust: 'sand',
+  degrease: 'clean',
+  dust: 'clean',
+  'dust-again': 'clean',
+  'wash-dry': 'clean',
+  prewash: 'clean',
+  'lay-flat': 'clean',
+  'seal-edges': 'paint',
+  'under-coat': 'paint',
+  'base-coat': 'paint',
+  'base-coat-2': 'paint',
+};
+
+/** Sanding and stripping are left anywhere, a wet coat nowhere. */
+function labour(code: PrepCode, minutes: number, { surface: choice }: Job): StatedLabour {
+  const work = PREP_WORK[code];
+  const sections = work === 'sand' || code === 'strip' ? { sections: anywhere(minutes) } : {};
+  return { work, setUp: setUpFor(code, work, choice), ...sections };
+}
+
+function setUpFor(code: PrepCode, work: Work, { baseCoat, baseColour, underColour }: Job['surface']) {
+  if (code === 'seal-edges') return setUpOf('paint', 'edges');
+  if (work === 'paint') return setUpOf('paint', `${baseCoat} ${code === 'under-coat' ? underColour : baseColour}`);
+  if (work === 'sand') return setUpOf('sand', code === 'light-sand' ? 'fine' : 'coarse');
+  return work === 'clean' ? setUpOf('clean', code.replace('-again', '')) : null;
+}
+
+function steps(job: Job, { surface }: Pick<PiecePlan, 'surface'>): StationStep[] {
   if (lacksKind({ surface }).length + lacksBlank({ surface }).length > 0) return [];
   return surface.preparation.map(({ code, coat, minutes, hours }) => ({
     step: { kind: 'prepare', code },
     title: { code: 'prepare', prep: code, coat },
     minutes,
     wait: clockWait(hours),
+    labour: labour(code, minutes, job),
   }));
 }
 
@@ -116,7 +152,7 @@ export const surface: Station<'surface', 'picture'> = {
   cautions: (_, { surface: { preparation: all, record, blank } }, step) => {
     const always: CautionId[] = [];
     if (record?.ledOnly) always.push('no-flame');
-    if (blank && blank.areaMm2 > HEAVY_MM2) always.push('two-people');
+    if (isHeavy(blank)) always.push('two-people');
     return [...new Set([...chosenSteps(all, step).flatMap(({ cautions }) => cautions), ...always])];
   },
   tools: (_, { surface: { preparation: all } }, step) => [

@@ -3,7 +3,8 @@ import { Button, IconButton } from '@mui/material';
 import { X } from 'lucide-react';
 import { useId, useLayoutEffect, useMemo, useRef, useState, type ReactNode } from 'react';
 import { SURFACES, baseCoatById, type SurfaceId } from '@/core/craft';
-import { applyPatch, type JobPatch, type TryOn } from '@/core/stations';
+import type { JobPatch, TryOn } from '@/core/stations';
+import { changedBy } from '@/records';
 import { planPiece } from '@/core/plan';
 import type { Optics } from '@/core/render';
 import { LookInSvg, landingOrder } from '@/features/look';
@@ -51,7 +52,7 @@ function useFirstPairs(): TryOn[] {
       .slice(0, 3)) {
       const baseCoat = surface === 'stone' ? 'chalk-type-paint' : 'none';
       const other = planPiece(
-        applyPatch(piece, patchOf({ surface, baseCoat, school: 'dry-and-rub', binder: 'fluid-gel' }, false)),
+        changedBy(piece, patchOf({ surface, baseCoat, school: 'dry-and-rub', binder: 'fluid-gel' }, false)),
         picture,
         now,
         atHand,
@@ -137,7 +138,7 @@ function Pair({
   const { atHand } = useStash();
   const id = useId();
   const same = pair.surface === piece.surface.kind;
-  const job = useMemo(() => applyPatch(piece, patchOf(pair, same)), [piece, pair, same]);
+  const job = useMemo(() => changedBy(piece, patchOf(pair, same)), [piece, pair, same]);
   const plan = useMemo(() => planPiece(job, picture, now, atHand), [job, picture, now, atHand]);
   const key = JSON.stringify([
     plan.surface.look,
@@ -210,7 +211,7 @@ export function TryOnFields() {
   const ranked = useMemo(
     () =>
       planPiece(
-        applyPatch(
+        changedBy(
           piece,
           patchOf(
             { surface, baseCoat: 'none', school: 'dry-and-rub', binder: 'fluid-gel' },

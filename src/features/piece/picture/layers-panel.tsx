@@ -5,7 +5,7 @@ import { useCallback, useState } from 'react';
 import { FONT_IDS, FULL_CROP, type Layer, type LayerMode, type PictureLayer, type TextLayer } from '@/core/picture';
 import { FONT_NAMES, outlineOf } from '@/features/look';
 import { newId, useNotice } from '@/features/shell';
-import type { StoredPicture } from '@/records';
+import { MOST_LAYERS, type StoredPicture } from '@/records';
 import { ChoiceField, Fields, FigureField, LengthField, LineField, NextRow, Note, Part, SelectField, Wide } from '@/ui';
 import { ColourField } from '../surface/colour-field';
 import { useOpenPiece } from '../piece-context';
@@ -27,7 +27,6 @@ const LINES: { id: Line; name: string }[] = [
 ];
 const lineOf = ({ arcRadiusMm }: TextLayer): Line =>
   arcRadiusMm === null ? 'straight' : arcRadiusMm > 0 ? 'arch' : 'bowl';
-const MOST_LAYERS = 24;
 
 /** Changes layers: lettering is measured by its font before it is kept. */
 export function useLayerChanges() {

@@ -4,7 +4,7 @@ import { Button, IconButton, ToggleButton, ToggleButtonGroup } from '@mui/materi
 import { RotateCcw, RotateCw } from 'lucide-react';
 import dynamic from 'next/dynamic';
 import { useCallback, useState } from 'react';
-import { FULL_CROP, MOST_STRAIGHTEN_DEG, NOT_TURNED, RATIOS, ratioAspect, type CropRatio } from '@/core/picture';
+import { FULL_CROP, MOST_STRAIGHTEN_DEG, RATIOS, ratioAspect, type CropRatio } from '@/core/picture';
 import type { Finding, FindingId } from '@/core/findings';
 import { stageOptics } from '@/core/render';
 import { letteringOf } from '@/core/stations';
@@ -64,7 +64,7 @@ export function PictureStation() {
   const [shownId, setShownId] = useState<FindingId | null>(null);
   const keep = useCallback(
     (taken: StoredPicture) => {
-      change('picture', { pictureId: taken.id, crop: FULL_CROP, ...NOT_TURNED }, say`picture “${taken.name}”`, [taken]);
+      change('picture', { pictureId: taken.id }, say`picture “${taken.name}”`, [taken]);
     },
     [change],
   );

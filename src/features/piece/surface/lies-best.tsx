@@ -58,7 +58,16 @@ export function LiesBest({ face, analysis }: { face: Face; analysis: Analysis | 
     if (mirrored && !taken) return;
     changeAll(
       {
-        ...(taken ? { picture: { pictureId: taken.id, ...mirroredChoice(piece.picture) } } : {}),
+        // The same picture, seen in a mirror: what is said of it holds on.
+        ...(taken
+          ? {
+              picture: {
+                pictureId: taken.id,
+                lettering: piece.picture.lettering,
+                ...mirroredChoice(piece.picture),
+              },
+            }
+          : {}),
         surface: {
           face: { ...face, turns: ((face.turns + turns) % 4) as Face['turns'] },
           grain: { ...piece.surface.grain, angleDeg: grainAfter(face, turns) ?? piece.surface.grain.angleDeg },
