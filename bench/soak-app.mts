@@ -5,7 +5,7 @@
 import { spawn, type ChildProcess } from 'node:child_process';
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { chromium, type BrowserContext, type Page } from '@playwright/test';
+import { chromium, type BrowserContext, type Locator, type Page } from '@playwright/test';
 import { PDFDocument } from '@cantoo/pdf-lib';
 import { seededChance } from '@/core/shared';
 import { CHROMIUM } from '../scripts/browser.mjs';
@@ -135,6 +135,12 @@ const TO_ASK_MS = 3000;
 const stations = [...new Set(FIELDS.map(({ station }) => station))];
 const keptOf = ({ kept }: Field, value: number) => kept?.(value) ?? value;
 const questionIn = (page: Page) => page.getByRole('dialog').filter({ hasText: 'Changed in two windows' });
+/** A change of the other window that arrived while this one typed: the field itself says so, and keeps what was typed. */
+const saysSo = (input: Locator) =>
+  input.evaluate((field) => {
+    const said = document.getElementById(field.getAttribute('aria-describedby') ?? '');
+    return field.getAttribute('aria-invalid') === 'true' && /in another window meanwhile/.test(said?.textContent ?? '');
+  });
 const saved = (page: Page) => page.locator('main:not([data-saving="true"])').waitFor({ state: 'attached' });
 
 /** A window that hears nothing of the others, as one that slept. */
@@ -189,11 +195,13 @@ export const soakWindows = (seed: number): Promise<Soaked> =>
         const order = both ? [[0, 1]] : [[chance() < 0.5 ? 0 : 1]];
         for (const together of order) {
           const active: number[] = [];
+          const shown: number[] = [];
           for (const at of together) {
             if (!isThere[at]) continue;
             const typed = fields[at]!.typed?.(values[at]!) ?? String(values[at]);
+            shown[at] = parseFloat(await inputs[at]!.inputValue());
             // What stands there already, typed once more, is no change.
-            if (parseFloat(await inputs[at]!.inputValue()) === parseFloat(typed)) continue;
+            if (shown[at] === parseFloat(typed)) continue;
             await inputs[at]!.fill(typed);
             active.push(at);
           }
@@ -203,19 +211,31 @@ export const soakWindows = (seed: number): Promise<Soaked> =>
             await saved(windows[at]!);
           }
           // Each is kept, or asked about, before long.
-          let [questions, now] = [[0, 0], before];
+          let [questions, told, now] = [[0, 0], [false, false], before];
           for (const until = performance.now() + TO_ASK_MS; performance.now() < until;) {
             questions = await Promise.all(windows.map((page) => questionIn(page).count()));
+            told = await Promise.all(inputs.map((input, at) => isThere[at] === true && saysSo(input)));
             now = await stored(windows[0]!);
             const isKept = (at: number) => fields[at]!.of(now) === keptOf(fields[at]!, values[at]!);
-            if (active.every((at) => isKept(at) || questions[at]! > 0)) break;
+            if (active.every((at) => isKept(at) || questions[at]! > 0 || told[at])) break;
             await windows[0]!.waitForTimeout(50);
           }
           for (const at of active) {
             const field = fields[at]!;
             const mine = keptOf(field, values[at]!);
             const isStored = field.of(now) === mine;
-            if (questions[at]! > 0) {
+            if (told[at] && !isStored) {
+              asked++;
+              const takesMine = chance() < 0.5;
+              await inputs[at]!.press(takesMine ? 'Enter' : 'Escape');
+              await saved(windows[at]!);
+              await windows[at]!.waitForTimeout(200);
+              const then = field.of(await stored(windows[0]!));
+              if (then !== (takesMine ? mine : field.of(now)))
+                wrong.push(
+                  `edit ${edits}: ${field.testId} ${takesMine ? 'mine' : 'theirs'} was taken, ${String(then)} is kept`,
+                );
+            } else if (questions[at]! > 0) {
               asked++;
               const takesMine = chance() < 0.5;
               const question = questionIn(windows[at]!);
@@ -241,7 +261,9 @@ export const soakWindows = (seed: number): Promise<Soaked> =>
                 `edit ${edits}: ${field.testId} ${String(mine)} lost unasked, ` +
                   `${String(field.of(now))} is kept (${String(field.of(before))} before)`,
               );
-            else if (!isStored && active.every((other) => questions[other] === 0))
+            // Whoever saw this very value standing there and typed another has changed it, and knew.
+            else if (!isStored && active.some((other) => other !== at && shown[other] === values[at])) continue;
+            else if (!isStored && active.every((other) => questions[other] === 0 && !told[other]))
               wrong.push(
                 `edit ${edits}: ${field.testId} ${values.join(' and ')} typed at once, ${String(field.of(now))} kept, nobody was asked`,
               );

@@ -1,6 +1,6 @@
 import Joi from 'joi';
 import { atFirstUse } from '@/core/shared';
-import { MOST_HANDS, type BuildInput, type FreeHours, type Places, type Shelf } from '@/core/schedule';
+import { MOST_HANDS, stepOfPart, type BuildInput, type FreeHours, type Places, type Shelf } from '@/core/schedule';
 import { WORKS, type Work } from '@/core/stations';
 import { MOST_SPANS, type DaySpan } from '@/core/measure';
 import type { Result } from '@/core/shared';
@@ -190,6 +190,19 @@ const MIGRATIONS: readonly Migration[] = [
 ];
 
 /** Reads a stored agenda. */
+/** Whatever an agenda holds of a step that is over, its parts' too. */
+export const agendaWithout = ({ pins, notBefore, partly, running }: Agenda, key: string): Partial<Agenda> => {
+  const isIts = (id: string) => stepOfPart(id) === key;
+  const without = (record: Record<string, number>) =>
+    Object.fromEntries(Object.entries(record).filter(([id]) => !isIts(id)));
+  return {
+    pins: without(pins),
+    notBefore: without(notBefore),
+    partly: without(partly),
+    running: running && isIts(running.step) ? null : running,
+  };
+};
+
 export function readAgenda(data: unknown): Result<Agenda, VersionCode> {
   const current = migrateToCurrent(data, AGENDA_VERSION, MIGRATIONS);
   return current.ok ? checkAgenda(current.value) : current;

@@ -44,6 +44,7 @@ export {
 export {
   EMPTY_AGENDA,
   SHELF_MM,
+  agendaWithout,
   buildInputOf,
   checkAgenda,
   readAgenda,

@@ -26,8 +26,8 @@ async function bundled(): Promise<BundledPicture> {
 }
 const MOTIF = { of: 'picture-1', rings: [] };
 
-const written = (piece: Piece, pictures: BundledPicture[]) => {
-  const bundle = writeBundle(piece, pictures);
+const written = async (piece: Piece, pictures: BundledPicture[]) => {
+  const bundle = await writeBundle(piece, pictures);
   if (!bundle.ok) throw new Error(bundle.error.code);
   return bundle.value;
 };
@@ -158,7 +158,7 @@ describe('a bundle', () => {
       fc.asyncProperty(full, async (piece) => {
         expect(checkPiece(piece)).toMatchObject({ ok: true });
         const pictures = picturesOf(piece).map((id) => ({ ...picture, record: { ...picture.record, id } }));
-        expect(await openBundle(written(piece, pictures))).toEqual({ ok: true, value: { piece, pictures } });
+        expect(await openBundle(await written(piece, pictures))).toEqual({ ok: true, value: { piece, pictures } });
       }),
       { numRuns: 25 },
     );
@@ -167,11 +167,11 @@ describe('a bundle', () => {
   it('opens without the pictures that could not be found', async () => {
     const whole = readyPiece();
     const piece = { ...whole, keep: { ...whole.keep, photoId: 'lost' } };
-    expect(await openBundle(written(piece, [await bundled()]))).toMatchObject({
+    expect(await openBundle(await written(piece, [await bundled()]))).toMatchObject({
       ok: true,
       value: { piece: { picture: { pictureId: 'picture-1' }, keep: { photoId: null } } },
     });
-    expect(await openBundle(written(piece, []))).toMatchObject({
+    expect(await openBundle(await written(piece, []))).toMatchObject({
       ok: true,
       value: { piece: { picture: { pictureId: null }, keep: { photoId: null } }, pictures: [] },
     });

@@ -3,8 +3,8 @@
  * entries, sizes, names; then the manifest, the versions, and each picture by its SHA-256. What is damaged or foreign
  * is refused with its reason.
  */
-import { strFromU8, strToU8, unzipSync, zipSync, type Zippable } from 'fflate';
-import { clamp, fail, ok, type Result } from '@/core/shared';
+import { Uint8ArrayReader, Uint8ArrayWriter, ZipReader, ZipWriter, type FileEntry } from '@zip.js/zip.js';
+import { fail, ok, type Result } from '@/core/shared';
 import {
   BUNDLE_FORMAT,
   bundleSchema,
@@ -20,6 +20,7 @@ import {
   type PictureRecord,
 } from '@/records';
 import { hashBytes } from '@/core/shared/hash';
+import { TooLarge, beginsAsZip, contentOf, zipOptions } from './zip';
 
 export interface BundledPicture {
   record: PictureRecord;
@@ -32,8 +33,6 @@ export const MAX_BUNDLE_BYTES = 1800 * 1024 * 1024;
 const MAX_ENTRIES = MOST_PICTURES + 4;
 /** A motif of as many corners as a piece can have is some 20 MB. */
 const MAX_MANIFEST_BYTES = 64 * 1024 * 1024;
-/** What the zip format can say of a time. */
-const [FIRST_TIME, LAST_TIME] = [Date.UTC(1981, 0, 1), Date.UTC(2099, 11, 30)];
 const MAX_PICTURE_ENTRY_BYTES = 64 * 1024 * 1024;
 const EXTENSIONS: Readonly<Record<PictureRecord['type'], string>> = {
   'image/jpeg': 'jpg',
@@ -47,10 +46,10 @@ const EXTENSIONS: Readonly<Record<PictureRecord['type'], string>> = {
  *
  * @returns `bundle-too-heavy` where it could not be opened again
  */
-export function writeBundle(
+export async function writeBundle(
   piece: Piece,
   pictures: readonly BundledPicture[],
-): Result<Uint8Array<ArrayBuffer>, 'bundle-too-heavy'> {
+): Promise<Result<Uint8Array<ArrayBuffer>, 'bundle-too-heavy'>> {
   const listed = pictures.map(({ record }) => ({
     ...record,
     path: `pictures/${record.id}.${EXTENSIONS[record.type]}`,
@@ -62,17 +61,17 @@ export function writeBundle(
     piece: whole,
     pictures: listed,
   };
-  const text = strToU8(JSON.stringify(manifest));
+  const text = new TextEncoder().encode(JSON.stringify(manifest));
   const bytes = pictures.reduce((total, picture) => total + picture.bytes.length, text.length);
   if (bytes > MAX_BUNDLE_BYTES)
     return fail('bundle-too-heavy', `expected at most ${MAX_BUNDLE_BYTES} bytes, got ${bytes}`, {
       values: { megabytes: Math.round(bytes / 2 ** 20), most: MAX_BUNDLE_BYTES / 2 ** 20 },
     });
-  const entries: Zippable = { [MANIFEST]: [text, { level: 6 }] };
-  listed.forEach(({ path }, index) => {
-    entries[path] = [pictures[index]!.bytes, { level: 0 }];
-  });
-  return ok(zipSync(entries, { mtime: new Date(clamp(piece.updatedAt, FIRST_TIME, LAST_TIME)) }));
+  const zip = new ZipWriter(new Uint8ArrayWriter(), zipOptions(piece.updatedAt));
+  await zip.add(MANIFEST, new Uint8ArrayReader(text), { level: 6 });
+  for (const [index, { path }] of listed.entries())
+    await zip.add(path, new Uint8ArrayReader(pictures[index]!.bytes), { level: 0 });
+  return ok(await zip.close());
 }
 
 export async function openBundle(
@@ -80,9 +79,9 @@ export async function openBundle(
 ): Promise<Result<{ piece: Piece; pictures: BundledPicture[] }, BundleCode>> {
   if (bytes.length > MAX_BUNDLE_BYTES)
     return fail('bundle-too-large', `expected at most ${MAX_BUNDLE_BYTES} bytes, got ${bytes.length}`);
-  const files = unpack(bytes);
+  const files = await unpack(bytes);
   if (!files.ok) return files;
-  const manifest = readManifest(files.value[MANIFEST]);
+  const manifest = readManifest(files.value.get(MANIFEST));
   if (!manifest.ok) return manifest;
   const piece = readPiece(manifest.value.piece);
   if (!piece.ok) {
@@ -91,7 +90,7 @@ export async function openBundle(
   }
   const pictures: BundledPicture[] = [];
   for (const { path, ...record } of manifest.value.pictures) {
-    const content = files.value[path];
+    const content = files.value.get(path);
     if (!content) return fail('bundle-picture-missing', `expected ${path}`, { path, values: { name: record.name } });
     if ((await hashBytes(content)) !== record.sha256)
       return fail('bundle-picture-damaged', `${path} does not match its checksum`, {
@@ -105,23 +104,29 @@ export async function openBundle(
   return ok({ piece: piece.value, pictures });
 }
 
-function unpack(bytes: Uint8Array): Result<Record<string, Uint8Array<ArrayBuffer>>, BundleCode> {
-  let entries = 0;
-  let tooLarge = false;
+async function unpack(bytes: Uint8Array): Promise<Result<Map<string, Uint8Array<ArrayBuffer>>, BundleCode>> {
+  const zip = new ZipReader(new Uint8ArrayReader(bytes), { useWebWorkers: false });
   try {
-    const files = unzipSync(bytes, {
-      filter: ({ name, originalSize, size, compression }) => {
-        entries++;
-        const limit = name === MANIFEST ? MAX_MANIFEST_BYTES : MAX_PICTURE_ENTRY_BYTES;
-        if (entries > MAX_ENTRIES || originalSize > limit || (compression === 0 && size !== originalSize))
-          tooLarge = true;
-        return !tooLarge;
-      },
-    });
-    return tooLarge ? fail('bundle-too-large', 'an entry is over its limit, or there are too many') : ok(files);
+    const entries: FileEntry[] = [];
+    for await (const entry of zip.getEntriesGenerator()) {
+      if (entries.length >= MAX_ENTRIES) return fail('bundle-too-large', `more than ${MAX_ENTRIES} entries`);
+      if (!entry.directory) entries.push(entry);
+    }
+    const files = new Map<string, Uint8Array<ArrayBuffer>>();
+    for (const entry of entries) {
+      const isPicture = entry.filename !== MANIFEST;
+      const most = isPicture ? MAX_PICTURE_ENTRY_BYTES : MAX_MANIFEST_BYTES;
+      files.set(entry.filename, await contentOf(entry, most, isPicture));
+    }
+    return ok(files);
   } catch (error) {
-    const isZip = bytes[0] === 0x50 && bytes[1] === 0x4b;
-    return fail(isZip ? 'bundle-damaged' : 'bundle-not-zip', error instanceof Error ? error.message : String(error));
+    if (error instanceof TooLarge) return fail('bundle-too-large', error.message);
+    return fail(
+      beginsAsZip(bytes) ? 'bundle-damaged' : 'bundle-not-zip',
+      error instanceof Error ? error.message : String(error),
+    );
+  } finally {
+    await zip.close().catch(() => undefined);
   }
 }
 
@@ -129,7 +134,7 @@ function readManifest(content: Uint8Array | undefined): Result<BundleManifest, B
   if (!content) return fail('bundle-foreign', `expected ${MANIFEST}`);
   let data: unknown;
   try {
-    data = JSON.parse(strFromU8(content));
+    data = JSON.parse(new TextDecoder().decode(content));
   } catch {
     return fail('bundle-damaged', `expected JSON at ${MANIFEST}`);
   }

@@ -10,6 +10,7 @@ export {
   restorePiece,
   savePiece,
   savePieces,
+  type Save,
   undoTogether,
   stepHistory,
   tidy,

@@ -1,16 +1,18 @@
 import { applyPatch } from '@/core/stations';
 import 'fake-indexeddb/auto';
 import { HOUR, NOW, readyPiece, storedPicture } from '@/testing/builders';
-import type { Piece } from '@/records';
+import type { Agenda, Piece } from '@/records';
 import {
   FobbetDatabase,
   addPieces,
+  changeAgenda,
   historyState,
   readShelf,
   removePiece,
   restorePiece,
   savePiece,
   stepHistory,
+  storedAgenda,
   tidy,
 } from './index';
 import { putPictures } from './pictures';
@@ -314,5 +316,53 @@ describe('a set with one plan', () => {
     const shelf = await readShelf(db);
     expect(shelf.templates.map(({ id }) => id)).toEqual(['pattern']);
     expect(shelf.pieces).toHaveLength(4);
+  });
+});
+
+describe('a step that is marked done', () => {
+  const laid = (piece: Piece, at: number): Piece => {
+    const done = { step: 'lay', at, minutes: null, planned: 10, early: false };
+    return { ...piece, lay: { ...piece.lay, laidAt: at }, work: { ...piece.work, done: [done] } };
+  };
+  const held = {
+    pins: { 'piece-1/lay': NOW, 'piece-1/pass-1': NOW, 'other/lay': NOW },
+    notBefore: { 'piece-1/lay~1': NOW },
+    partly: { 'piece-1/lay': 0.5 },
+    running: { step: 'piece-1/lay~1', startedAt: NOW },
+  };
+  const agenda = async () => {
+    const read = await storedAgenda(db);
+    if (!read.ok) throw new Error(read.error.code);
+    const { pins, notBefore, partly, running } = read.value;
+    return { pins, notBefore, partly, running };
+  };
+  const left = { pins: { 'piece-1/pass-1': NOW, 'other/lay': NOW }, notBefore: {}, partly: {}, running: null };
+  beforeEach(() => changeAgenda(db, () => held));
+
+  it('leaves the agenda with the same save: its clock, pin, parts; and so it does when it is done again', async () => {
+    const base = await stored();
+    const saved = await save(base, laid(base, NOW));
+    expect(await agenda()).toEqual(left);
+    const mark = saved.ok ? saved.value.revision : 0;
+    const undone = await stepHistory(db, 'piece-1', 'undo', { mark, now: NOW });
+    expect([undone.ok, (await stored()).lay.laidAt]).toEqual([true, null]);
+    await changeAgenda(db, () => held);
+    expect((await stepHistory(db, 'piece-1', 'redo', { mark, now: NOW })).ok).toBe(true);
+    expect(await agenda()).toEqual(left);
+  });
+  it('keeps it where the save is refused, and where nothing is marked done', async () => {
+    const base = await stored();
+    await save(base, wide(base, 300));
+    expect((await save(base, laid(wide(base, 250), NOW))).ok).toBe(false);
+    expect(await agenda()).toEqual(held);
+    expect((await save(base, { ...laid(base, NOW), name: '' })).ok).toBe(false);
+    expect(await agenda()).toEqual(held);
+  });
+  it('is saved all the same beside an agenda that can’t be read, which stays as it is', async () => {
+    const newer = { id: 'agenda', version: 999 } as unknown as Agenda;
+    await db.agenda.put(newer);
+    const base = await stored();
+    expect((await save(base, laid(base, NOW))).ok).toBe(true);
+    expect(await db.agenda.get('agenda')).toEqual(newer);
   });
 });

@@ -1,9 +1,11 @@
 import { clamp, equalData, fail, mergeChanges, ok, type Failure, type Result, MS_PER_DAY } from '@/core/shared';
 import {
+  agendaWithout,
   checkPiece,
   picturesOf,
   readPiece,
   withPlanOf,
+  type Agenda,
   type HistoryCode,
   type Piece,
   type SaveCode,
@@ -11,16 +13,17 @@ import {
   type StoredPicture,
   type VersionCode,
 } from '@/records';
+import { stepKey } from '@/core/stations';
 import type { FobbetDatabase, HistoryEntry } from './db';
 import { storageFailure, written } from './failures';
 import { dropPictures, putPictures } from './pictures';
-import { changeStash } from './singles';
+import { changeAgenda, changeStash } from './singles';
 import { withoutDraws } from './stash-use';
 
 /** Steps of undo kept for one piece. */
 const HISTORY_LIMIT = 200;
 
-interface Save {
+export interface Save {
   /** The piece as the window showed it, and as the person changed it. */
   base: Piece;
   mine: Piece;
@@ -69,7 +72,10 @@ export async function savePieces(db: FobbetDatabase, saves: readonly Save[]): Pr
   });
 }
 
-const savedInto = (db: FobbetDatabase) => [db.pieces, db.pictureFacts, db.pictures, db.history, db.cursors];
+const savedInto = (db: FobbetDatabase) => [
+  ...[db.pieces, db.pictureFacts, db.pictures, db.history, db.cursors],
+  ...[db.agenda, db.versions],
+];
 
 /** One change, inside the caller's transaction. */
 async function saveWithin(
@@ -97,7 +103,24 @@ async function saveWithin(
   await putPictures(db, pictures);
   await db.pieces.put(checked.value);
   await followPlan(db, theirs.value, checked.value, now);
+  await endSteps(db, theirs.value, checked.value);
   return ok(checked.value);
+}
+
+/**
+ * What the agenda holds of the steps that a change marks done – clock, pin, part, not before – ends with them, inside the
+ * caller's transaction.
+ */
+async function endSteps(db: FobbetDatabase, before: Piece, after: Piece): Promise<void> {
+  const known = new Map(before.work.done.map(({ step, at }) => [step, at]));
+  const over = after.work.done.filter(({ step, at }) => known.get(step) !== at);
+  if (over.length === 0) return;
+  const keys = over.map(({ step }) => stepKey(after.id, step));
+  const without = (agenda: Agenda): Partial<Agenda> => {
+    const rest = keys.reduce((now, key) => ({ ...now, ...agendaWithout(now, key) }), agenda);
+    return equalData(rest, agenda) ? {} : rest;
+  };
+  await changeAgenda(db, without, { remembered: false });
 }
 
 /**
@@ -184,9 +207,7 @@ export async function stepHistory(
   { mark, now }: { mark: number; now: number },
 ): Promise<Result<Stepped, HistoryCode>> {
   return written(() =>
-    db.transaction('rw', [db.pieces, db.history, db.cursors], async () =>
-      stepWithin(db, pieceId, direction, { mark, now }),
-    ),
+    db.transaction('rw', savedInto(db), async () => stepWithin(db, pieceId, direction, { mark, now })),
   );
 }
 
@@ -204,7 +225,7 @@ export async function undoTogether(
 ): Promise<Result<void, HistoryCode>> {
   return written(async () => {
     try {
-      await db.transaction('rw', [db.pieces, db.history, db.cursors], async () => {
+      await db.transaction('rw', savedInto(db), async () => {
         for (const { id, mark } of steps) {
           const taken = await stepWithin(db, id, 'undo', { mark, now });
           if (!taken.ok) throw new NotStepped(taken);
@@ -244,6 +265,7 @@ async function stepWithin(
   if (!checked.ok) return checked;
   await db.pieces.put(checked.value);
   await followPlan(db, theirs.value, checked.value, now);
+  await endSteps(db, theirs.value, checked.value);
   await db.cursors.put({ pieceId, position: direction === 'undo' ? position - 1 : position + 1 });
   return ok({ label: entry.label, history: await historyState(db, pieceId) });
 }

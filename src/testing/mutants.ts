@@ -173,7 +173,7 @@ const FACTS = {
 async function bundleFiles(): Promise<Record<string, Uint8Array>> {
   const piece = { ...PIECES[0], picture: { ...PIECES[0].picture, pictureId: 'p', layers: [] } };
   const facts = { ...FACTS, bytes: BYTES.length, sha256: await hashBytes(BYTES) };
-  const written = writeBundle(piece, [{ record: facts, bytes: BYTES }]);
+  const written = await writeBundle(piece, [{ record: facts, bytes: BYTES }]);
   if (!written.ok) throw new Error(written.error.message);
   return unzipSync(written.value);
 }

@@ -1,6 +1,6 @@
 import { NOTHING_SAID, type AtHand } from '@/core/at-hand';
 import { inOneGo } from '@/core/shared';
-import { STATIONS, STATION_REGISTRY, type Job, type PictureFacts, type PiecePlan } from '@/core/stations';
+import { answering, type Job, type PictureFacts, type PiecePlan } from '@/core/stations';
 
 /**
  * The plan of one piece: every station's answer, computed from the job and the stations before it in one call, the same
@@ -24,12 +24,6 @@ export function* planningPiece(
   now: number,
   atHand: AtHand,
 ): Generator<void, PiecePlan> {
-  const setting = { job, picture, now, atHand };
-  const answered: Partial<PiecePlan> = {};
-  for (const id of STATIONS) {
-    yield;
-    // A station reads only what its type names, which the registry's order has answered by now.
-    Object.assign(answered, { [id]: STATION_REGISTRY[id].answer(setting, answered as PiecePlan) });
-  }
-  return answered as PiecePlan;
+  yield;
+  return yield* answering({ job, picture, now, atHand });
 }

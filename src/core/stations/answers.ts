@@ -160,3 +160,27 @@ export interface PiecePlan {
 
 /** The registry is held to these by the compiler. */
 export type StationId = keyof PiecePlan;
+
+/** The stations in working order. */
+export const STATIONS = [
+  'picture',
+  'surface',
+  'method',
+  'sheet',
+  'lay',
+  'cure',
+  'rub',
+  'mend',
+  'seal',
+  'keep',
+] as const satisfies readonly StationId[];
+
+/** The stations that have answered before one is asked. */
+export type Before<
+  Id extends StationId,
+  Order extends readonly StationId[] = typeof STATIONS,
+> = Order extends readonly [infer First extends StationId, ...infer Rest extends readonly StationId[]]
+  ? First extends Id
+    ? never
+    : First | Before<Id, Rest>
+  : never;

@@ -9,21 +9,40 @@ import { picture } from './picture';
 import { rub } from './rub';
 import { seal } from './seal';
 import { sheet } from './sheet';
-import type { Station } from './station';
+import type { Setting, Station } from './station';
 import { surface } from './surface';
 
-const REGISTRY = { picture, surface, method, sheet, lay, cure, rub, mend, seal, keep } satisfies {
-  [Id in StationId]: { id: Id };
+/** A station as the folds see it. */
+type AnyStation = Omit<Station<StationId>, 'answer'>;
+
+export const STATION_REGISTRY: { readonly [Id in StationId]: AnyStation & { id: Id } } = {
+  ...{ picture, surface, method, sheet, lay, cure, rub, mend, seal, keep },
 };
 
-/** A station as the folds see it: its answer is computed from whatever stands before it. */
-export type AnyStation = Omit<Station<StationId>, 'answer'> & {
-  answer: (...given: [Parameters<Station<StationId>['answer']>[0], PiecePlan]) => PiecePlan[StationId];
-};
+/** Every station's answer, one after the other: between two of them whoever asks may do something else. */
+export function* answering(setting: Setting): Generator<void, PiecePlan> {
+  const answers = { picture: picture.answer(setting, {}) };
+  yield;
+  const withSurface = { ...answers, surface: surface.answer(setting, answers) };
+  yield;
+  const withMethod = { ...withSurface, method: method.answer(setting, withSurface) };
+  yield;
+  const withSheet = { ...withMethod, sheet: sheet.answer(setting, withMethod) };
+  yield;
+  const withLay = { ...withSheet, lay: lay.answer(setting, withSheet) };
+  yield;
+  const withCure = { ...withLay, cure: cure.answer(setting, withLay) };
+  yield;
+  const withRub = { ...withCure, rub: rub.answer(setting, withCure) };
+  yield;
+  const withMend = { ...withRub, mend: mend.answer(setting, withRub) };
+  yield;
+  const withSeal = { ...withMend, seal: seal.answer(setting, withMend) };
+  yield;
+  return { ...withSeal, keep: keep.answer(setting, withSeal) };
+}
 
-export const STATION_REGISTRY: Readonly<Record<StationId, AnyStation>> = REGISTRY;
-export const STATIONS = Object.keys(REGISTRY) as readonly StationId[];
-
+export { STATIONS } from './answers';
 export type * from './answers';
 export { letteringOf } from './picture';
 export {

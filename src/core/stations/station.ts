@@ -16,7 +16,7 @@ import type {
   WaitKind,
 } from '@/core/craft';
 import { plainWait, type Room } from '@/core/cure';
-import type { PiecePlan, StationId } from './answers';
+import type { Before, PiecePlan, StationId } from './answers';
 import type { Job, JobPatch, PictureFacts } from './job';
 import type { StatedLabour } from './labour';
 import type { MendPart, PrepCode, StepId } from './step';
@@ -143,9 +143,10 @@ interface HandsDone {
   minutes: number;
 }
 
-export interface Station<Id extends StationId, Before extends StationId = never> {
+export interface Station<Id extends StationId, Read extends Before<Id> = never> {
   readonly id: Id;
-  answer: (setting: Setting, before: Pick<PiecePlan, Before>) => PiecePlan[Id];
+  /** @param before of the stations that it reads, all of which stand before it */
+  answer: (setting: Setting, before: Pick<PiecePlan, Read>) => PiecePlan[Id];
   /** What it can't do without: what another station lacks is named with that station. */
   missing: (job: Job, plan: PiecePlan) => Missing[];
   state: (job: Job, plan: PiecePlan) => StationState;

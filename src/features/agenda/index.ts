@@ -10,9 +10,9 @@ export {
   type PlanRow,
 } from './entries';
 export { lateThings, thingsOf } from './things';
-export { useFinishSitting, useFinishStep, useFinishSteps, useStashUsers, withoutStep } from './use-finish-step';
-export { useAgenda } from './use-agenda';
-export { bottlesToBuy, drawsFor, leftOfMaterial } from './draws';
+export { useCompletion, useStashUsers } from './completion';
+export { useFinishSitting, useFinishStep, useFinishSteps } from './use-finish-step';
+export { bottlesToBuy, leftOfMaterial } from './draws';
 export { needsOf, type MaterialNeed } from './needs';
 export { DoneAllTheSame, WhenDone, isTooShort } from './when-done';
 export { isOffered, pendingOf } from './pending';

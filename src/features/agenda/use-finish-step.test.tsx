@@ -9,7 +9,8 @@ import { newItem, type Piece } from '@/records';
 import { addPieces, changeAgenda, changeStash, database, storedAgenda } from '@/storage';
 import { NOW, PICTURE, readyPiece } from '@/testing/builders';
 import { useAgenda } from './use-agenda';
-import { useFinishSitting, useFinishSteps, type StepToFinish } from './use-finish-step';
+import type { StepToFinish } from './completion';
+import { useFinishSitting, useFinishSteps } from './use-finish-step';
 import type { PlanEntry } from './entries';
 
 interface Said {

@@ -1,51 +1,18 @@
 'use client';
-import { useLiveQuery } from 'dexie-react-hooks';
-import { useCallback, useMemo, useRef } from 'react';
-import { type PiecePlan, stepKey } from '@/core/stations';
+import { useCallback, useRef } from 'react';
+import type { PiecePlan } from '@/core/stations';
 import { stepOfPart } from '@/core/schedule';
-import { completeStep, type RunStep } from '@/core/plan';
-import { changedBy, readPiece, type Agenda, type Piece } from '@/records';
-import { database, savePieces } from '@/storage';
+import type { RunStep } from '@/core/plan';
+import { changedBy, type Agenda, type Piece } from '@/records';
+import { database, savePieces, type Save } from '@/storage';
 import { useNotice, useReport } from '@/features/shell';
 import { useUndoSteps } from '@/features/shell/use-undo-steps';
-import { useStash } from '@/features/at-hand';
-import { useShelf } from '@/features/shelf';
 import { useClock } from '@/ui';
-import { drawsFor } from './draws';
+import { useCompletion, type Finished, type StepToFinish } from './completion';
 import { useAgenda } from './use-agenda';
 import type { PlanEntry } from './entries';
 import { counted, lowerFirst, stepTitle } from '@/words';
 import { say } from '@/words/say';
-
-/** All pieces that took something out of the stash, removed ones too. */
-export function useStashUsers(): readonly Pick<Piece, 'id' | 'name' | 'work'>[] {
-  const shelf = useShelf();
-  const removed = useLiveQuery(() => database().removed.toArray());
-  return useMemo(() => {
-    const gone = removed?.map(({ piece }) => readPiece(piece)).flatMap((read) => (read.ok ? [read.value] : []));
-    return [...(shelf?.pieces ?? []), ...(gone ?? [])];
-  }, [shelf, removed]);
-}
-
-/** How a step ended: the minutes that were measured, when it was (now where it is left out), and whether too soon. */
-interface Finished {
-  minutes: number | null;
-  at?: number;
-  early?: boolean;
-}
-
-/** Whatever the agenda holds of a step that is over, its parts' too. */
-export const withoutStep = ({ pins, notBefore, partly, running }: Agenda, key: string): Partial<Agenda> => {
-  const isIts = (id: string) => stepOfPart(id) === key;
-  const without = (record: Record<string, number>) =>
-    Object.fromEntries(Object.entries(record).filter(([id]) => !isIts(id)));
-  return {
-    pins: without(pins),
-    notBefore: without(notBefore),
-    partly: without(partly),
-    running: running && isIts(running.step) ? null : running,
-  };
-};
 
 /** Marks one sitting of a step done: the rest of it stays in the plan. */
 export function useFinishSitting() {
@@ -77,14 +44,6 @@ export function useFinishSitting() {
   );
 }
 
-/** A step that is to be marked done: the piece as it is stored, and as the plan takes it. */
-export interface StepToFinish {
-  piece: Piece;
-  job: Piece;
-  plan: PiecePlan;
-  step: RunStep;
-}
-
 /** Those of some steps that were not marked done meanwhile, by a press before this one or in another window. */
 async function stillOpen(all: readonly StepToFinish[]): Promise<StepToFinish[]> {
   const stored = await database().pieces.bulkGet(all.map(({ piece }) => piece.id));
@@ -100,38 +59,32 @@ export function useFinishSteps() {
   const clock = useClock();
   const notice = useNotice();
   const report = useReport();
-  const { stash } = useStash();
-  const users = useStashUsers();
+  const completion = useCompletion();
   const undo = useUndoSteps();
-  const agenda = useAgenda();
   /** One press after the other: what is pressed twice is done once. */
   const queue = useRef<Promise<unknown>>(Promise.resolve());
   const finishNow = useCallback(
-    async (all: readonly StepToFinish[], { minutes, at = clock(), early = false }: Finished) => {
+    async (all: readonly StepToFinish[], finished: Finished) => {
       const open = await stillOpen(all);
       if (open.length === 0) return all.length > 0;
-      // What the first takes out of the stash is gone for the next.
-      let using = users;
-      const saves = open.map(({ piece, job, plan, step }) => {
-        const patch = completeStep(job, step, at, minutes, drawsFor(step.step, job, plan, stash, using), early);
-        // A method that was only assumed becomes the piece's own once its steps are done.
-        const method =
-          job.method.binder !== piece.method.binder || job.method.school !== piece.method.school
-            ? { method: { school: job.method.school, binder: job.method.binder } }
-            : {};
-        const mine = changedBy(piece, { ...patch, ...method });
-        using = [...using.filter(({ id }) => id !== piece.id), mine];
-        return { base: piece, mine, label: lowerFirst(stepTitle(step.title)), now: clock() };
-      });
+      const saves: Save[] = [];
+      for (const one of open) {
+        // What the first takes out of the stash is gone for the next.
+        const mine = changedBy(
+          one.piece,
+          completion(
+            one,
+            finished,
+            saves.map((save) => save.mine),
+          ),
+        );
+        saves.push({ base: one.piece, mine, label: lowerFirst(stepTitle(one.step.title)), now: clock() });
+      }
       const saved = await savePieces(database(), saves);
       if (!report(saved) || !saved.ok) return false;
       const done = open.map(({ piece, step }, index) => ({ piece, step, mark: saved.value[index]?.revision ?? 0 }));
       const [first] = done;
       if (!first) return true;
-      const keys = done.map(({ piece, step }) => stepKey(piece.id, step.id));
-      await agenda?.change((now) => keys.reduce((rest, key) => ({ ...rest, ...withoutStep(rest, key) }), now), {
-        remembered: false,
-      });
       const whose = done.length === 1 ? first.piece.name : counted(done.length, 'piece', 'pieces');
       notice({
         text: say`${whose}: ${lowerFirst(stepTitle(first.step.title))}, done.`,
@@ -143,7 +96,7 @@ export function useFinishSteps() {
       });
       return true;
     },
-    [clock, notice, report, stash, users, undo, agenda],
+    [clock, notice, report, completion, undo],
   );
   return useCallback(
     (all: readonly StepToFinish[], finished: Finished): Promise<boolean> => {

@@ -59,9 +59,8 @@ export function ChosenStep({
   const pending = pendingOf(entry, pieces, now);
   const done = () => {
     if (!inPlan) return;
-    const early = (pending?.readyAt ?? null) !== null;
     void (key === entry.stepKey
-      ? finish(piece, inPlan.foreseen.job, inPlan.foreseen.plan, step, { minutes: null, early })
+      ? finish(piece, inPlan.foreseen.job, inPlan.foreseen.plan, step, { minutes: null })
       : finishSitting(entry));
   };
   const doers = doersOf(entry, schedule.agenda.helpers);

@@ -189,10 +189,6 @@ function Step({
   };
   const own = schedule.entries.filter((one) => one.piece.id === piece.id);
   const nextOwn = own[own.findIndex(({ key }) => key === entry.key) + 1];
-  const startedEarly = () => {
-    const { readyAt = null } = pendingOf(entry, schedule.pieces, running?.startedAt ?? clock()) ?? {};
-    return readyAt !== null;
-  };
   const finishAt = async (at: number | undefined, minutes: number | null) => {
     setAsking(false);
     // The rest of it is another sitting's.
@@ -200,10 +196,7 @@ function Step({
       if (await finishSitting(entry)) router.replace(next ? `/bench?step=${encodeURIComponent(next.key)}` : '/');
       return;
     }
-    if (
-      !(await finish(piece, job, plan, step, { minutes, early: startedEarly(), ...(at === undefined ? {} : { at }) }))
-    )
-      return;
+    if (!(await finish(piece, job, plan, step, { minutes, at, begunAt: running?.startedAt }))) return;
     // Its timers end with it; the wait after it has its own.
     for (const timer of timers) if (timer.step === entry.key) remove(timer);
     if (step.waitHours > 0 && step.waitHours <= TIMED_HOURS && step.wait.maxHours === null && at === undefined)

@@ -60,7 +60,7 @@ export function PieceFiles() {
       })),
     );
     const { writeBundle } = await import('@/storage/bundle');
-    const bundle = writeBundle(piece, pictures);
+    const bundle = await writeBundle(piece, pictures);
     if (!bundle.ok) return void report(bundle);
     await give(new Blob([bundle.value], { type: 'application/zip' }), fileName(piece.name, 'fobbet.zip'));
     if (missing > 0)

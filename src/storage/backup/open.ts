@@ -19,6 +19,7 @@ import {
   type BenchTimer,
 } from '@/records';
 import type { AsideRecord, HistoryCursor, HistoryEntry, VersionEntry } from '../db';
+import { TooLarge, beginsAsZip, contentOf } from '../zip';
 import { MANIFEST, MOST_ENTRIES, MOST_RECORD_BYTES, RECORDS, readManifest, type ListedFile } from './format';
 
 /** A state that a piece was in: what tells whether one piece came of another. */
@@ -79,14 +80,17 @@ export async function openBackup(
     return ok(await read(file, zip, onProgress));
   } catch (error) {
     if (error instanceof Refused) return { ok: false, error: error.failure };
+    if (error instanceof TooLarge) return fail('backup-too-large', error.message);
     const start = new Uint8Array(
       await file
         .slice(0, 2)
         .arrayBuffer()
         .catch(() => new ArrayBuffer(0)),
     );
-    const isZip = start[0] === 0x50 && start[1] === 0x4b;
-    return fail(isZip ? 'backup-damaged' : 'backup-foreign', error instanceof Error ? error.message : String(error));
+    return fail(
+      beginsAsZip(start) ? 'backup-damaged' : 'backup-foreign',
+      error instanceof Error ? error.message : String(error),
+    );
   } finally {
     await zip.close().catch(() => undefined);
   }
@@ -100,7 +104,7 @@ async function read(file: Blob, zip: ZipReader<Blob>, onProgress: (share: number
   }
   const listing = entries.get(MANIFEST);
   if (!listing) return refuse('backup-foreign', `expected ${MANIFEST}`);
-  const manifest = readManifest(json(await inflated(listing), MANIFEST));
+  const manifest = readManifest(json(await contentOf(listing, MOST_RECORD_BYTES), MANIFEST));
   if (!manifest.ok) throw new Refused(manifest.error);
   const { files, pictures: facts, madeAt } = manifest.value;
 
@@ -115,7 +119,10 @@ async function read(file: Blob, zip: ZipReader<Blob>, onProgress: (share: number
   };
   const entryOf = ({ path }: ListedFile) => entries.get(path) ?? refuse('backup-damaged', `expected ${path}`);
   const record = async (listed: ListedFile) =>
-    json(await checked(listed, await inflated(entryOf(listed))), listed.path) as Record<string, unknown>;
+    json(await checked(listed, await contentOf(entryOf(listed), MOST_RECORD_BYTES)), listed.path) as Record<
+      string,
+      unknown
+    >;
 
   const opened: OpenBackup = { ...NOTHING, madeAt, pieces: [], unreadable: [], pictures: [] };
   const blobs = new Map<string, Blob>();
@@ -156,28 +163,6 @@ function json(bytes: Uint8Array, path: string): unknown {
   } catch {
     return refuse('backup-damaged', `expected JSON at ${path}`);
   }
-}
-
-/** The content of a record, whatever size it claims to have. */
-async function inflated(entry: FileEntry): Promise<Uint8Array<ArrayBuffer>> {
-  if (entry.uncompressedSize > MOST_RECORD_BYTES) refuse('backup-too-large', `${entry.filename} is over its limit`);
-  const parts: Uint8Array<ArrayBuffer>[] = [];
-  let bytes = 0;
-  const sink = new WritableStream<Uint8Array<ArrayBuffer>>({
-    write(part) {
-      bytes += part.length;
-      if (bytes > MOST_RECORD_BYTES) throw new Error('over its limit');
-      parts.push(part.slice());
-    },
-  });
-  await entry.getData(sink, { checkSignature: true });
-  const all = new Uint8Array(bytes);
-  let at = 0;
-  for (const part of parts) {
-    all.set(part, at);
-    at += part.length;
-  }
-  return all;
 }
 
 /** A file that lies uncompressed in the zip: that part of it. */

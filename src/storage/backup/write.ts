@@ -1,13 +1,11 @@
 import { ZipWriter } from '@zip.js/zip.js';
-import { clamp, ok, type Result } from '@/core/shared';
+import { ok, type Result } from '@/core/shared';
 import { hashBytes } from '@/core/shared/hash';
 import type { PictureRecord, StorageCode } from '@/records';
 import type { FobbetDatabase } from '../db';
 import { written } from '../failures';
+import { zipOptions } from '../zip';
 import { MANIFEST, RECORDS, manifestOf, type ListedFile } from './format';
-
-/** What the zip format can say of a time. */
-const [FIRST_TIME, LAST_TIME] = [Date.UTC(1981, 0, 1), Date.UTC(2099, 11, 30)];
 
 interface WrittenBackup {
   pieces: number;
@@ -28,11 +26,7 @@ export async function writeBackup(
   { now, onProgress = () => undefined }: { now: number; onProgress?: (share: number) => void },
 ): Promise<Result<WrittenBackup, StorageCode>> {
   const done = await written<WrittenBackup, never>(async () => {
-    const zip = new ZipWriter(out, {
-      useWebWorkers: false,
-      extendedTimestamp: false,
-      lastModDate: new Date(clamp(now, FIRST_TIME, LAST_TIME)),
-    });
+    const zip = new ZipWriter(out, zipOptions(now));
     const files: ListedFile[] = [];
     const add = async (path: string, bytes: Uint8Array<ArrayBuffer>, level: number) => {
       await zip.add(path, new Blob([bytes]).stream(), { level });
