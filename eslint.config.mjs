@@ -75,7 +75,7 @@ export default tseslint.config(
   {
     files: ['**/*.{ts,tsx}'],
     extends: [...tseslint.configs.recommendedTypeChecked],
-    languageOptions: { parserOptions: { project: 'tsconfig.json', tsconfigRootDir: import.meta.dirname } },
+    languageOptions: { parserOptions: { project: 'tsconfig.strict.json', tsconfigRootDir: import.meta.dirname } },
     plugins: { 'react-hooks': hooks },
     rules: {
       ...hooks.configs.recommended.rules,
