@@ -8,7 +8,9 @@ const below = {
   records: ['core'],
   words: ['core', 'records'],
   ui: ['core', 'records', 'words'],
-  workers: ['core', 'records', 'words', 'storage'],
+  workers: ['core', 'records', 'words'],
+  // The readers of tables, calendars and files stand beside the storage that takes them in.
+  'workers/reading': ['workers', 'core', 'records', 'words', 'storage'],
   storage: ['core', 'records'],
   standins: ['core', 'records'],
   demo: ['core', 'records'],
@@ -16,6 +18,14 @@ const below = {
   app: ['core', 'records', 'words', 'ui', 'workers', 'storage', 'standins', 'demo', 'features'],
 };
 const layers = Object.keys(below);
+const isWithin = (layer) => (other) => other.startsWith(`${layer}/`);
+
+/** The features, lowest first: each imports only those before it. */
+const FEATURES = [
+  ...['shell', 'shelf', 'at-hand', 'plans', 'look', 'intake', 'timers', 'agenda', 'sheets'],
+  ...['help', 'faults', 'trouble', 'kept', 'work-card', 'pieces', 'piece', 'stash', 'bench', 'ahead', 'today'],
+  'frame',
+];
 const TESTS = '\\.test\\.tsx?$|^src/testing/';
 
 module.exports = {
@@ -24,9 +34,26 @@ module.exports = {
       name: `${layer}-looks-down-only`,
       severity: 'error',
       comment: `src/${layer} may import from: ${[layer, ...below[layer]].join(', ')}`,
-      from: { path: `^src/${layer}/`, pathNot: TESTS },
+      from: {
+        path: `^src/${layer}/`,
+        pathNot: [TESTS, ...layers.filter(isWithin(layer)).map((one) => `^src/${one}/`)],
+      },
       to: { path: '^src/', pathNot: `^src/(${[layer, ...below[layer]].join('|')})/` },
     })),
+    ...FEATURES.map((feature, at) => ({
+      name: `feature-${feature}-looks-down-only`,
+      severity: 'error',
+      comment: `src/features/${feature} may import from: ${FEATURES.slice(0, at).join(', ') || 'no other'}`,
+      from: { path: `^src/features/${feature}/`, pathNot: TESTS },
+      to: { path: '^src/features/', pathNot: `^src/features/(${FEATURES.slice(0, at + 1).join('|')})/` },
+    })),
+    {
+      name: 'every-feature-has-its-place',
+      severity: 'error',
+      comment: 'A new folder of features gets its place in the order above.',
+      from: { path: '^src/(features|app)/' },
+      to: { path: '^src/features/', pathNot: `^src/features/(${FEATURES.join('|')})/` },
+    },
     {
       name: 'core-is-plain',
       severity: 'error',

@@ -2,6 +2,6 @@
 import { bin, build, installPackages, installPrograms, must } from './steps.mjs';
 
 await installPackages();
-await installPrograms({ chromium: 'chromium' });
+await installPrograms({ chromium: 'chromium', pdfinfo: 'poppler-utils' });
 await build();
 await must(bin('tsx'), ['bench/soak.mts', ...process.argv.slice(2)]);

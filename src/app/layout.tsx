@@ -4,7 +4,7 @@ import InitColorSchemeScript from '@mui/material/InitColorSchemeScript';
 import type { Metadata, Viewport } from 'next';
 import { headers } from 'next/headers';
 import type { ReactNode } from 'react';
-import { Shell } from '@/features/shell/shell';
+import { Shell } from '@/features/frame/shell';
 import { Themed } from '@/ui';
 import { LANGUAGE } from '@/words/language';
 import '@/ui/base.css';

@@ -6,6 +6,7 @@ import { promisify } from 'node:util';
 import { buildSync } from 'esbuild';
 import { GROUND_KINDS, type ShotOrder } from '@/testing/half-rubbed';
 import type { PieceShot, PieceShotRead } from '@/testing/read-half-rubbed';
+import { shareOf } from '@/testing/share';
 import { changeBetween, judgePiece, type PieceReading } from './index';
 
 const folder = mkdtempSync(join(tmpdir(), 'fobbet-inspect-'));
@@ -73,7 +74,9 @@ function overlap(found: (number | null)[], truth: number[], is: (value: number) 
 
 it('photos dry and wet, of every ground, with bare blank and without: where it lies, haze and loss', async () => {
   // Held apart from the seeds that anything was set by.
-  const shots = [4001, 4002, 4003, 4004].map((seed, at) => order(seed, { marginMm: at % 2 === 0 ? 12 : 0 }));
+  const shots = shareOf([4001, 4002, 4003, 4004], 2).map((seed, at) =>
+    order(seed, { marginMm: at % 2 === 0 ? 12 : 0 }),
+  );
   const read = await readAll(shots.map((shot) => ({ order: shot, wet: true })));
   for (const one of read) {
     const reading = readingOf(one);
@@ -89,7 +92,7 @@ it('photos dry and wet, of every ground, with bare blank and without: where it l
 }, 900_000);
 
 it('one dry photo, on grounds unlike paper: haze, and loss by its rim', async () => {
-  const shots = (['pine', 'stone', 'pine', 'stone'] as const).map((ground, at) =>
+  const shots = shareOf(['pine', 'stone', 'pine', 'stone'] as const, 2).map((ground, at) =>
     order(4031 + at, { ground, marginMm: at < 2 ? 12 : 0 }),
   );
   const read = await readAll(shots.map((shot) => ({ order: shot, wet: false })));
@@ -132,21 +135,21 @@ it('on a ground as white as paper one dry photo claims no loss, and asks for a w
 }, 600_000);
 
 it('broad tones without points or edges: found by the blank’s outline, the right way round, and mostly for sure', async () => {
-  const shots = (['pine', 'stone', 'canvas', 'paint'] as const).map((ground, at) =>
+  const shots = shareOf(['pine', 'stone', 'canvas', 'paint'] as const, 2).map((ground, at) =>
     order(4041 + at, { ground, motif: 'broad', marginMm: at % 2 === 0 ? 12 : 0, hazeTimes: at < 2 ? 1.5 : 1 }),
   );
   const read = await readAll(shots.map((shot) => ({ order: shot, wet: false })));
   for (const one of read) {
     expect(mostOffMm(one)).toBeLessThan(1.3);
   }
-  expect(read.filter((one) => readingOf(one).register.sure > 0).length).toBeGreaterThanOrEqual(3);
+  expect(read.filter((one) => readingOf(one).register.sure > 0).length).toBeGreaterThanOrEqual(read.length * 0.75);
 }, 900_000);
 
 it('a plain tone is found by its outline and said to be in doubt; broad tones of another piece are never taken for sure', async () => {
   const broad = order(4051, { motif: 'broad', marginMm: 12 });
   const [plain, ...others] = await readAll([
     { order: order(4052, { motif: 'plain', marginMm: 12 }), wet: false },
-    ...[4053, 4054, 4055].map((seed) => ({
+    ...shareOf([4053, 4054, 4055], 1).map((seed) => ({
       ...{ order: broad, wet: false, other: order(seed, { motif: 'broad' as const, marginMm: 12 }) },
     })),
   ]);

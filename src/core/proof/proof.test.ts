@@ -9,6 +9,7 @@ import { layoutPack, paperOf, type PaperId, type SheetPack } from '@/core/sheet'
 import { writeSheetPdf } from '@/core/sheet/pdf';
 import { demoPixels } from '@/testing/demo-pictures';
 import { GROUNDS } from '@/testing/photo';
+import { IS_WHOLE, countOf, shareOf } from '@/testing/share';
 import type { PhotoReading, Shot } from '@/testing/read-photos';
 import { DENSITY, densityOf, judgeProof, type ExpectedPage } from './index';
 import { TRUE_PRINTER } from '@/core/at-hand';
@@ -194,15 +195,14 @@ async function readAll(shots: readonly Shot[]): Promise<PhotoReading[]> {
 const isNear = (size: number | null, wanted: number, share: number): boolean =>
   size !== null && Math.abs(size / wanted - 1) <= share;
 
-/** Few enough for every run; `npm run bench` reads 200. */
-const PHOTOS = Number(process.env.PHOTOS ?? 24);
+const PHOTOS = countOf(200, 6);
 
 it('reads photos of prints: mirrored or not and the page right in all, size within 0.3 % or, of few, refused', async () => {
   const read = await readAll(Array.from({ length: PHOTOS }, (_, at) => ({ seed: at + 1 })));
   expect(read.filter(({ of }) => of.flipped)).toHaveLength(PHOTOS / 2);
   const isRefused = ({ reading }: PhotoReading) => !reading.ok || reading.value.sizeUnread !== null;
   const refused = read.filter(isRefused);
-  if (process.env.PHOTOS)
+  if (IS_WHOLE)
     console.info(
       `${refused.length} of ${PHOTOS} refused:`,
       refused.map(({ seed, reading }) => [seed, reading.ok ? reading.value.sizeUnread : reading.error.code].join(' ')),
@@ -256,10 +256,10 @@ it('tells what is wrong with a print, and lets a good one go', async () => {
 
 it('says of a picture without marks that it has none, and of no sheet at all that there is none', async () => {
   const read = await readAll([
-    ...bare.map((picture, at) => ({ seed: 401 + at, case: at, bare: picture })),
-    ...bare.map((picture, at) => ({ seed: 411 + at, case: at, instead: picture })),
+    ...shareOf(bare, 2).map((picture, at) => ({ seed: 401 + at, case: at, bare: picture })),
+    ...shareOf(bare, 2).map((picture, at) => ({ seed: 411 + at, case: at, instead: picture })),
   ]);
-  expect(read).toHaveLength(8);
+  expect(read).toHaveLength(2 * shareOf(bare, 2).length);
   expect(read.filter(({ reading }) => reading.ok || !/^proof-no-(marks|page)$/.test(reading.error.code))).toEqual([]);
 }, 200_000);
 
@@ -276,8 +276,8 @@ it('takes a scan of the sheet alone, with its size where its file says how dense
   expect(dense.reading.ok && isNear(dense.reading.value.across, 1, 0.003)).toBe(true);
 }, 100_000);
 
-/** Of each kind; `PHOTOS` makes it more. */
-const HINDERED = PHOTOS >= 100 ? 30 : 6;
+/** Of each kind. */
+const HINDERED = countOf(30, 2);
 const kinds = (from: number, make: (at: number) => Omit<Shot, 'seed'>): Shot[] =>
   Array.from({ length: HINDERED }, (_, at) => ({ seed: from + at, ...make(at) }));
 const TRUE_SIZE = { across: 1, along: 1, kept: 0.97 };
@@ -350,8 +350,8 @@ describe('a photo that hinders', () => {
   }, 400_000);
 });
 
-/** Of each ground; `PHOTOS` makes it more. */
-const GROUNDED = PHOTOS >= 100 ? Math.ceil(PHOTOS / 4.5) : 2;
+/** Of each ground. */
+const GROUNDED = countOf(45, 1);
 const LONGEST_MS = Math.max(400_000, GROUNDED * 60_000);
 
 describe('on a ground with edges of its own', () => {
@@ -370,7 +370,7 @@ describe('on a ground with edges of its own', () => {
             (reading.value.along !== null && !isNear(reading.value.along, along, 0.005))),
       );
       const told = read.filter(({ reading }) => reading.ok && reading.value.sizeUnread === null);
-      if (process.env.PHOTOS)
+      if (IS_WHOLE)
         for (const ground of GROUNDS.slice(1)) {
           const count = (all: readonly PhotoReading[]) => all.filter(({ seed }) => groundOf(seed) === ground).length;
           console.info(`${ground}: of ${GROUNDED} photos ${count(told)} told, ${count(wrong)} of them wrong`);

@@ -1,5 +1,5 @@
 'use client';
-import { usePlannedPieces } from '@/features/shelf';
+import { usePlannedPieces } from '@/features/plans';
 import { Place, Answer } from '@/ui';
 import { say } from '@/words/say';
 

@@ -14,7 +14,8 @@ import {
   type JobInPlan,
   type Placed,
 } from '@/core/schedule';
-import { isWaiting, useInSlices, usePlannedPieces, useShelf, type PlannedPiece } from '@/features/shelf';
+import { isWaiting, usePlannedPieces, type PlannedPiece } from '@/features/plans';
+import { useInSlices, useShelf } from '@/features/shelf';
 import { useStash } from '@/features/at-hand';
 import { buildInputOf, type Agenda, type Piece } from '@/records';
 import { timeZoneHere } from '@/ui';

@@ -21,7 +21,7 @@ import {
   faultLineWords,
   sentences,
 } from '@/words';
-import type { PlannedPiece } from '@/features/shelf';
+import type { PlannedPiece } from '@/features/plans';
 import { useFaultPress } from './use-fault-press';
 import css from './faults.module.css';
 import { say } from '@/words/say';

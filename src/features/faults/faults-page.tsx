@@ -5,7 +5,7 @@ import { useMemo, useState } from 'react';
 import { faultEvidence, proposedSigns, weighFaults, type Observed } from '@/core/faults';
 import { lastPlaced, readKept } from '@/core/inspect';
 import type { FaultSignId } from '@/core/craft';
-import { usePlannedPieces, type PlannedPiece } from '@/features/shelf';
+import { usePlannedPieces, type PlannedPiece } from '@/features/plans';
 import { Place, Answer, Note } from '@/ui';
 import { CAUSE_WORDS, lowerFirst } from '@/words';
 import { CausesPart } from './causes-part';

@@ -3,7 +3,7 @@ import '@/testing/browser';
 import { renderHook } from '@testing-library/react';
 import { FAULT_SIGNS } from '@/core/craft';
 import type { JobPatch } from '@/core/stations';
-import type { PlannedPiece } from '@/features/shelf';
+import type { PlannedPiece } from '@/features/plans';
 import { MOST_FAULT_NOTES, type Piece } from '@/records';
 import { addPieces, database } from '@/storage';
 import { readyPiece } from '@/testing/builders';

@@ -5,7 +5,7 @@ import { type JobPatch } from '@/core/stations';
 import { MOST_FAULT_NOTES, changedBy, type Piece } from '@/records';
 import { database, savePiece } from '@/storage';
 import { useNotice, useReport } from '@/features/shell';
-import type { PlannedPiece } from '@/features/shelf';
+import type { PlannedPiece } from '@/features/plans';
 import { useClock } from '@/ui';
 import { CAUSE_WORDS, FAULT_REMEDY_WORDS } from '@/words';
 import { say } from '@/words/say';

@@ -2,7 +2,7 @@
 import Link from 'next/link';
 import type { ReactNode } from 'react';
 import { dueAt, type StationId } from '@/core/stations';
-import { partsOf, usePlannedPieces } from '@/features/shelf';
+import { partsOf, usePlannedPieces } from '@/features/plans';
 import { setPath } from '@/features/shell/places';
 import { DateField, NameInput, dayName, useNow } from '@/ui';
 import { useOpenPiece } from './piece-context';

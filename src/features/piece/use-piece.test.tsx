@@ -41,6 +41,23 @@ it('shows a change at once, and says while it is on its way to the disk', async 
   expect((await onDisk()).surface.widthMm).toBe(300);
 });
 
+it('what was refused before it was ever drawn leaves nothing behind: the same, typed again, is no change already made', async () => {
+  const { access } = await opened();
+  const refusedAtOnce = () =>
+    act(async () => {
+      access().change('surface', { widthMm: -5 }, 'width');
+      // React draws nothing of it before it is refused.
+      await new Promise((resolve) => setTimeout(resolve, 100));
+    });
+  await refusedAtOnce();
+  expect(access().trouble).not.toBeNull();
+  expect(access().piece.surface.widthMm).toBe(240);
+  act(() => access().settle('theirs'));
+  expect(access().trouble).toBeNull();
+  await refusedAtOnce();
+  expect(access().trouble).not.toBeNull();
+});
+
 it('keeps a change that is made before the first paint', async () => {
   let made = false;
   const { result } = renderHook(() => {

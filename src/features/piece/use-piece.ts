@@ -93,6 +93,7 @@ export function usePiece(id: string): Loaded {
   const [troubles, setTroubles] = useState<readonly NonNullable<PieceAccess['trouble']>[]>([]);
   const trouble = troubles[0] ?? null;
   const shown = useRef<Piece | null>(null);
+  const kept = useRef<Piece | null>(null);
   const queue = useRef<Promise<void>>(Promise.resolve());
   const pending = useRef(0);
   /** Steps of undo and redo under way, and those that come next, also before the stored history is read anew. */
@@ -103,11 +104,24 @@ export function usePiece(id: string): Loaded {
   const history = stored?.history;
   const storedPiece = stored?.piece;
   const read = useMemo(() => (storedPiece ? readPiece(storedPiece) : null), [storedPiece]);
-  const current = shownPiece(local, read?.ok ? read.value : null);
+  const storedNow = read?.ok ? read.value : null;
+  const current = shownPiece(local, storedNow);
   // As soon as it is on the page: a change that is made before the next paint must find what it changes.
   useLayoutEffect(() => {
     shown.current = current;
-  }, [current]);
+    kept.current = storedNow;
+  }, [current, storedNow]);
+  /**
+   * Back to what could not be kept yet, or to what is stored. Said at once: what was refused before it was drawn would
+   * stand as the base of the next change, and the same once more would be no change.
+   */
+  const showKept = useCallback(() => {
+    // What is on its way stands as it is.
+    if (pending.current > 0) return;
+    const left = localOf(unkeptOf(id));
+    setLocal(left);
+    shown.current = left?.piece ?? kept.current;
+  }, [id]);
   useLayoutEffect(() => {
     if (history && pending.current + stepping.current === 0) known.current = marksOf(history);
   }, [history]);
@@ -141,10 +155,10 @@ export function usePiece(id: string): Loaded {
         ]);
         if (pending.current > 0) return;
         if (result.ok) setLocal({ piece: result.value, label: whole.label, state: 'saved' });
-        else setLocal(localOf(unkeptOf(id)));
+        else showKept();
       });
     },
-    [id, clock, inTurn],
+    [id, clock, inTurn, showKept],
   );
 
   const apply = useCallback(
@@ -201,9 +215,9 @@ export function usePiece(id: string): Loaded {
       if (!trouble || choice === 'later') return;
       if (choice === 'mine') return save(trouble.change, trouble.error.code === 'piece-conflict');
       if (trouble.again) setUnkept(id, null);
-      setLocal(localOf(unkeptOf(id)));
+      showKept();
     },
-    [id, trouble, save],
+    [id, trouble, save, showKept],
   );
   const labels = useMemo(
     () => (local?.state === 'saving' ? { undo: local.label, redo: null } : labelsOf(history)),

@@ -1,7 +1,7 @@
 'use client';
 import { Button, Menu, MenuItem } from '@mui/material';
 import { useState } from 'react';
-import type { PlannedPiece } from '@/features/shelf';
+import type { PlannedPiece } from '@/features/plans';
 import { useBeginLike } from '@/features/shelf/use-begin-like';
 import { placeOf } from '@/ui';
 import { say } from '@/words/say';

@@ -1,5 +1,5 @@
 'use client';
-import type { PlannedPiece } from '@/features/shelf';
+import type { PlannedPiece } from '@/features/plans';
 import { ChoiceField, SelectField, TextButton } from '@/ui';
 import { BINDER_WORDS, STATION_NAMES, SURFACE_WORDS, USE_NAMES } from '@/words';
 import { NOTHING_SOUGHT, stageOf, type DueWithin, type Sought } from './sought';

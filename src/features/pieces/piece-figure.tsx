@@ -2,7 +2,8 @@
 import { useId, useMemo } from 'react';
 import { rubbedOptics, stageOptics, standingView } from '@/core/render';
 import { LookInSvg, bentLayers, landingOrder, movedLayers, useLayers } from '@/features/look';
-import { useStoredPicture, type PlannedPiece } from '@/features/shelf';
+import type { PlannedPiece } from '@/features/plans';
+import { useStoredPicture } from '@/features/shelf';
 import { bendFor, shapeKind, type RectMm } from '@/core/shape';
 import { say } from '@/words/say';
 

@@ -24,7 +24,7 @@ import {
 import { PageMarks, sheetOrder, sheetText, useSheetItems, useSheetJob, type SheetItem } from '@/features/sheets';
 import { useFinishSteps } from '@/features/agenda';
 import { saveFile } from '@/features/sheets/save-file';
-import { usePlannedPieces, type PlannedPiece } from '@/features/shelf';
+import { usePlannedPieces, type PlannedPiece } from '@/features/plans';
 import { useStash } from '@/features/at-hand';
 import { database, savePiece } from '@/storage';
 import {

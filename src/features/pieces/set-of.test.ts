@@ -1,9 +1,9 @@
 import { foresee, nextStep, planPiece } from '@/core/plan';
-import type { PlannedPiece } from '@/features/shelf';
+import type { PlannedPiece } from '@/features/plans';
 import { demoPieces } from '@/demo/scenario';
 import { EMPTY_STASH, atHandOf, pieceLike, type Piece } from '@/records';
 import { HOUR, NOW, PICTURE } from '@/testing/builders';
-import { partsOf } from '@/features/shelf/parts-of';
+import { partsOf } from '@/features/plans/parts-of';
 import { minutesLeft, partOf, stepsOfSet } from './set-of';
 
 const [pattern] = demoPieces(NOW).filter(({ id }) => id === 'demo-crest-bucket');

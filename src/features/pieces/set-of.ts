@@ -1,5 +1,5 @@
 import { isInTurn, pendingBefore, plannedSteps, type Foreseen, type Pace, type RunStep } from '@/core/plan';
-import type { PlannedPiece } from '@/features/shelf';
+import type { PlannedPiece } from '@/features/plans';
 import type { Piece } from '@/records';
 
 /** One piece of a set with the steps of its run. */

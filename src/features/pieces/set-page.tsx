@@ -9,7 +9,7 @@ import { nameLike, ownLetteringOf, pieceLike, withOwnLettering, type Piece } fro
 import { printPath, useFinishSteps } from '@/features/agenda';
 import { useStash } from '@/features/at-hand';
 import { newId, useReport } from '@/features/shell';
-import { partsOf, usePlannedPieces } from '@/features/shelf';
+import { partsOf, usePlannedPieces } from '@/features/plans';
 import { addPieces, database, savePiece } from '@/storage';
 import { Answer, LineField, NameInput, NextRow, Note, Place, TextButton, clockTime, useClock, useNow } from '@/ui';
 import { formatDuration } from '@/words/figures';

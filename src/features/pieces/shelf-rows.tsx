@@ -1,7 +1,7 @@
 'use client';
 import { useLayoutEffect, useRef, useState, type ReactNode } from 'react';
 import { WindowVirtualizer } from 'virtua';
-import type { PlannedPiece } from '@/features/shelf';
+import type { PlannedPiece } from '@/features/plans';
 import { figureSize } from './piece-figure';
 import css from './pieces.module.css';
 

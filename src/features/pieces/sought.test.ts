@@ -1,5 +1,5 @@
 import { planPiece, nextStep } from '@/core/plan';
-import type { PlannedPiece } from '@/features/shelf';
+import type { PlannedPiece } from '@/features/plans';
 import { demoPieces } from '@/demo/scenario';
 import { NOW, PICTURE } from '@/testing/builders';
 import { NOTHING_SOUGHT, isSought, type Sought } from './sought';

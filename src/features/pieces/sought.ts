@@ -1,7 +1,7 @@
 import type { BinderId, SurfaceId, UseId } from '@/core/craft';
 import { dueAt, type StationId } from '@/core/stations';
 import { MS_PER_DAY } from '@/core/shared';
-import type { PlannedPiece } from '@/features/shelf';
+import type { PlannedPiece } from '@/features/plans';
 import { BINDER_WORDS, PRINT_WORDS, SCHOOL_NAMES, SEALER_WORDS, SURFACE_WORDS } from '@/words';
 
 export type DueWithin = 'any' | 'late' | 'week' | 'month' | 'none';

@@ -1,7 +1,7 @@
 'use client';
 import { useEffect, useState } from 'react';
 import { bentLayers, movedLayers, readyLayers } from '@/features/look';
-import type { PlannedPiece } from '@/features/shelf';
+import type { PlannedPiece } from '@/features/plans';
 import { database, storedPicture } from '@/storage';
 import type { SheetItem } from './order';
 import { bendFor } from '@/core/shape';

@@ -3,7 +3,7 @@ import { Button, Dialog, DialogActions, DialogContent, DialogContentText, Dialog
 import { useState } from 'react';
 import { openWaits, runSteps } from '@/core/plan';
 import { MS_PER_HOUR } from '@/core/shared';
-import { usePlannedPieces, type PlannedPiece } from '@/features/shelf';
+import { usePlannedPieces, type PlannedPiece } from '@/features/plans';
 import { FigureField, clockTime, longDate, useNow } from '@/ui';
 import { say } from '@/words/say';
 import { useTrueTime } from './time-watch';

@@ -10,7 +10,7 @@ import { CureWatch } from './cure-watch';
 let mockPlanned: object[] = [];
 const mockNotice = jest.fn();
 jest.mock('next/navigation', () => ({ useRouter: () => ({ push: jest.fn() }) }));
-jest.mock('@/features/shelf', () => ({ usePlannedPieces: () => ({ planned: mockPlanned }) }));
+jest.mock('@/features/plans', () => ({ usePlannedPieces: () => ({ planned: mockPlanned }) }));
 jest.mock('@/features/shell', () => ({ useNotice: () => mockNotice }));
 
 beforeEach(async () => {

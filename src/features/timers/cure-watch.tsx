@@ -4,7 +4,7 @@ import { useEffect } from 'react';
 import { isQuiet } from '@/core/schedule';
 import { MS_PER_HOUR, MS_PER_MINUTE } from '@/core/shared';
 import type { Piece } from '@/records';
-import { usePlannedPieces, type PlannedPiece } from '@/features/shelf';
+import { usePlannedPieces, type PlannedPiece } from '@/features/plans';
 import { useNotice } from '@/features/shell';
 import { setPath } from '@/features/shell/places';
 import { database, storedAgenda } from '@/storage';

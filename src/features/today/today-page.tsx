@@ -14,7 +14,8 @@ import {
   type Schedule,
 } from '@/features/agenda';
 import { FirstPiece } from '@/features/pieces';
-import { useNewPiece, usePlannedPieces } from '@/features/shelf';
+import { usePlannedPieces } from '@/features/plans';
+import { useNewPiece } from '@/features/shelf';
 import {
   Place,
   Answer,

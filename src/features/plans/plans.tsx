@@ -7,8 +7,8 @@ import type { NextStep, PiecePlan, StationId, StationState } from '@/core/statio
 import type { PictureRecord, Piece } from '@/records';
 import { useStash } from '@/features/at-hand';
 import { useClock } from '@/ui';
-import { useInSlices } from './in-slices';
-import { useShelf } from './shelf';
+import { useInSlices } from '@/features/shelf/in-slices';
+import { useShelf } from '@/features/shelf/shelf';
 
 /** A piece with its plan, as every place that shows several pieces reads it. */
 export interface PlannedPiece {

@@ -6,7 +6,8 @@ import * as planning from '@/core/plan';
 import { StashProvider } from '@/features/at-hand';
 import { addPieces, database, savePiece } from '@/storage';
 import { NOW, readyPiece } from '@/testing/builders';
-import { PlansProvider, ShelfProvider, usePlannedPieces } from './index';
+import { ShelfProvider } from '@/features/shelf';
+import { PlansProvider, usePlannedPieces } from './index';
 
 jest.mock('@/core/plan', () => {
   const plan = jest.requireActual<typeof planning>('@/core/plan');

@@ -4,8 +4,8 @@ import { useState } from 'react';
 import { DEFAULT_SETTINGS, KEY_IDS, type KeyId, type Settings } from '@/records';
 import { ChoiceField, clockTime, useNow } from '@/ui';
 import { KEY_WORDS } from '@/words';
-import { useSaidNotices } from './notices';
-import { useSettings } from './settings';
+import { useSaidNotices } from '@/features/shell/notices';
+import { useSettings } from '@/features/shell/settings';
 import css from './keys-dialog.module.css';
 import { say } from '@/words/say';
 

@@ -5,7 +5,7 @@ import { useEffect, useState } from 'react';
 import { MS_PER_DAY, MS_PER_MINUTE } from '@/core/shared';
 import { changesOf, copiesOf, database } from '@/storage';
 import { counted, sizeWords } from '@/words';
-import { NEARLY_FULL, storageRoom } from './storage-room';
+import { NEARLY_FULL, storageRoom } from '@/features/shell/storage-room';
 import css from './unreadable-bar.module.css';
 import { say } from '@/words/say';
 

@@ -5,7 +5,7 @@ import { STATION_NAMES } from '@/words';
 import { STATIONS, type StationId } from '@/core/stations';
 import { useShelf } from '@/features/shelf';
 import { focusOn } from '@/ui';
-import { PLACES } from './places';
+import { PLACES } from '@/features/shell/places';
 import { say } from '@/words/say';
 
 const isStation = (word: string | undefined): word is StationId => STATIONS.includes(word as StationId);

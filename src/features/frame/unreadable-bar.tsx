@@ -4,7 +4,7 @@ import { saveRecord } from '@/features/sheets/save-file';
 import { database, setAside, type UnreadableSingle } from '@/storage';
 import { useClock, useUnits } from '@/ui';
 import { sentenceFor } from '@/words';
-import { useReport } from './use-report';
+import { useReport } from '@/features/shell/use-report';
 import css from './unreadable-bar.module.css';
 import { say } from '@/words/say';
 

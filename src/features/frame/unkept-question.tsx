@@ -1,7 +1,7 @@
 'use client';
 import { Button, Dialog, DialogActions, DialogContent, DialogContentText, DialogTitle } from '@mui/material';
 import { usePathname, useRouter } from 'next/navigation';
-import { setUnkept, useUnkept } from './not-kept';
+import { setUnkept, useUnkept } from '@/features/shell/not-kept';
 import { say } from '@/words/say';
 
 /** Asks whoever left a piece, by link, key or history, with a change that could not be kept: back to it, or give it up. */
