@@ -2,7 +2,7 @@ export { PAPER_IDS, UNPRINTABLE_MM, pageSize, paperOf, type Orientation, type Pa
 export type { Line } from './line';
 export { placeMatrix, type PlacedPrint, type SheetLayout, type SheetPack } from './sheet-page';
 export { DEFAULT_OVERLAP_MM, MAX_PRINT_MM, layoutPack, lessForOnePage, pagesThatHold, type LayoutCode } from './pack';
-export { barIsTrue, barVerdict } from './bar';
+export { barIsTrue, barVerdict, type BarVerdict } from './bar';
 export { copierPlan, type CopierCode } from './copier';
 export {
   PLAIN_FORM,
