@@ -36,21 +36,18 @@ async function changed() {
       .map((name) => `${folder}/${name}`),
   );
   const checks = [
-    ['prettier', ['--check', '--log-level', 'warn', '--ignore-unknown', ...files]],
-    ['depcruise', ['src', 'e2e', '--config', '.dependency-cruiser.cjs']],
-    ...(code.length > 0 ? [['eslint', ['--no-warn-ignored', ...code]]] : []),
+    [bin('prettier'), ['--check', '--log-level', 'warn', '--ignore-unknown', ...files]],
+    [bin('depcruise'), ['src', 'e2e', '--config', '.dependency-cruiser.cjs']],
+    [process.execPath, [join('scripts', 'types.mjs')]],
+    ...(code.length > 0 ? [[bin('eslint'), ['--no-warn-ignored', ...code]]] : []),
   ];
-  const inTurn = async () => {
+  const inTurn = async (all) => {
     let failed = 0;
-    for (const [name, words] of checks) failed += Number((await run(bin(name), words)) !== 0);
+    for (const [command, words] of all) failed += Number((await run(command, words)) !== 0);
     return failed;
   };
-  const beside = async () => {
-    const types = await run(process.execPath, [join('scripts', 'types.mjs')]);
-    const jest = tests.length > 0 ? await run(bin('jest'), ['-w', '1', ...tests]) : 0;
-    return Number(types !== 0) + Number(jest !== 0);
-  };
-  const failed = (await Promise.all([inTurn(), beside()])).reduce((sum, count) => sum + count, 0);
+  const beside = tests.length > 0 ? [[bin('jest'), ['-w', '1', ...tests]]] : [];
+  const failed = (await Promise.all([inTurn(checks), inTurn(beside)])).reduce((sum, count) => sum + count, 0);
   console.log(
     `\n${files.length} files, ${tests.length} files of tests: ${failed === 0 ? 'right' : `${failed} checks failed`}`,
   );

@@ -13,7 +13,7 @@ rmSync(join(ROOT, 'test-results'), { recursive: true, force: true });
 const cache = join(ROOT, '.cache');
 mkdirSync(cache, { recursive: true });
 
-/** Beside Jest, so that no core is ever left without work. A check that fails ends everything. */
+/** Each takes one core for a while, and so does Jest: side by side. A check that fails ends everything. */
 async function checksAndBuild() {
   await must(bin('prettier'), ['--check', '--log-level', 'warn', '.']);
   await must(bin('depcruise'), ['src', '--config', '.dependency-cruiser.cjs']);
@@ -23,10 +23,7 @@ async function checksAndBuild() {
   await build({ force: true });
 }
 const jestFile = join(cache, 'jest.json');
-const [jestCode] = await Promise.all([
-  run(bin('jest'), ['-w', '100%', '--json', `--outputFile=${jestFile}`]),
-  checksAndBuild(),
-]);
+const [jestCode] = await Promise.all([run(bin('jest'), ['--json', `--outputFile=${jestFile}`]), checksAndBuild()]);
 const jest = JSON.parse(readFileSync(jestFile, 'utf8'));
 
 const playwrightFile = join(cache, 'playwright.json');

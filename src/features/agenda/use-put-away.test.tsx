@@ -28,9 +28,9 @@ async function opened(...before: string[]) {
   const pieces = (...ids: string[]) => ids.map((id) => ({ id, name: id.toUpperCase() }));
   return { result, put: (on: boolean, ...ids: string[]) => act(() => result.current.putAway(pieces(...ids), on)) };
 }
-const undo = async () => {
+const undone = async (left: readonly string[]) => {
   act(() => mockSaid.at(-1)!.action.run());
-  await act(() => new Promise((resolve) => setTimeout(resolve, 50)));
+  await waitFor(async () => expect(await away()).toEqual(left));
 };
 
 beforeEach(() => {
@@ -45,8 +45,7 @@ it('a piece is put away by name, and undo takes it out', async () => {
   await put(true, 'a');
   expect(await away()).toEqual(['a']);
   expect(mockSaid.map(({ text }) => text)).toEqual(['A: put away, and out of the plan.']);
-  await undo();
-  expect(await away()).toEqual([]);
+  await undone([]);
 });
 
 it('of several, those that were away before stay so when it is undone', async () => {
@@ -54,16 +53,14 @@ it('of several, those that were away before stay so when it is undone', async ()
   await put(true, 'a', 'b', 'c');
   expect(await away()).toEqual(['a', 'b', 'c', 'z']);
   expect(mockSaid[0].text).toContain('3 pieces');
-  await undo();
-  expect(await away()).toEqual(['b', 'z']);
+  await undone(['b', 'z']);
 });
 
 it('of several, those that were out before stay so when taking out is undone', async () => {
   const { put } = await opened('b', 'z');
   await put(false, 'a', 'b');
   expect(await away()).toEqual(['z']);
-  await undo();
-  expect(await away()).toEqual(['b', 'z']);
+  await undone(['b', 'z']);
 });
 
 it('twice is once', async () => {

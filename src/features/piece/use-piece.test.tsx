@@ -50,12 +50,12 @@ it('what was refused before it was ever drawn leaves nothing behind: the same, t
       await new Promise((resolve) => setTimeout(resolve, 100));
     });
   await refusedAtOnce();
-  expect(access().trouble).not.toBeNull();
+  await waitFor(() => expect(access().trouble).not.toBeNull());
   expect(access().piece.surface.widthMm).toBe(240);
   act(() => access().settle('theirs'));
   expect(access().trouble).toBeNull();
   await refusedAtOnce();
-  expect(access().trouble).not.toBeNull();
+  await waitFor(() => expect(access().trouble).not.toBeNull());
 });
 
 it('keeps a change that is made before the first paint', async () => {

@@ -1,6 +1,6 @@
 /** @jest-environment jsdom */
 import '@/testing/browser';
-import { act, renderHook } from '@testing-library/react';
+import { act, renderHook, waitFor } from '@testing-library/react';
 import { useBeginLike } from '@/features/shelf/use-begin-like';
 import type { Piece } from '@/records';
 import { addPieces, database } from '@/storage';
@@ -27,7 +27,6 @@ jest.mock('next/dynamic', () => ({ __esModule: true, default: () => () => null }
 
 const stored = async (id: string): Promise<Piece> => (await database().pieces.get(id))!;
 const ids = async () => (await database().pieces.orderBy('id').primaryKeys()).sort();
-const later = () => act(() => new Promise((resolve) => setTimeout(resolve, 80)));
 
 beforeEach(async () => {
   mockSaid.length = 0;
@@ -61,9 +60,10 @@ describe('pieces that become a set', () => {
     expect(mockWent).toEqual([`/pieces/set?id=${a.set!.id}`]);
     expect(mockSaid[0].text).toBe('2 pieces are a set, planned as Sign.');
     mockSaid[0].action!.run();
-    await later();
-    expect((await stored('a')).set).toBeNull();
-    expect(await stored('b')).toMatchObject({ set: null, surface: before.surface });
+    await waitFor(async () => {
+      expect((await stored('a')).set).toBeNull();
+      expect(await stored('b')).toMatchObject({ set: null, surface: before.surface });
+    });
   });
 
   it('of none is none', async () => {
@@ -101,8 +101,7 @@ describe('pieces that are removed together', () => {
     expect(await ids()).toEqual(['b']);
     expect(mockSaid[0].text).toBe('2 pieces were removed.');
     mockSaid[0].action!.run();
-    await later();
-    expect(await ids()).toEqual(['a', 'b', 'c']);
+    await waitFor(async () => expect(await ids()).toEqual(['a', 'b', 'c']));
   });
 
   it('one alone is named; none is nothing', async () => {
