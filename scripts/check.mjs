@@ -3,17 +3,13 @@
 import { execFileSync } from 'node:child_process';
 import { existsSync, readdirSync } from 'node:fs';
 import { dirname, join } from 'node:path';
-import { ROOT, bin, installPackages, must, run } from './steps.mjs';
+import { CHECKS, ROOT, bin, checkAll, installPackages, must, run } from './steps.mjs';
 
 const [mode, since = 'HEAD'] = process.argv.slice(2);
 await installPackages();
 
 async function everything() {
-  await must(bin('prettier'), ['--check', '--log-level', 'warn', '.']);
-  await must(bin('eslint'), ['.']);
-  await must(process.execPath, [join('scripts', 'types.mjs')]);
-  await must(bin('depcruise'), ['src', 'e2e', '--config', '.dependency-cruiser.cjs']);
-  await must(bin('knip'), ['--no-progress']);
+  await checkAll();
   await must(bin('jest'), []);
 }
 
@@ -37,8 +33,8 @@ async function changed() {
   );
   const checks = [
     [bin('prettier'), ['--check', '--log-level', 'warn', '--ignore-unknown', ...files]],
-    [bin('depcruise'), ['src', 'e2e', '--config', '.dependency-cruiser.cjs']],
-    [process.execPath, [join('scripts', 'types.mjs')]],
+    CHECKS.layers,
+    CHECKS.types,
     ...(code.length > 0 ? [[bin('eslint'), ['--no-warn-ignored', ...code]]] : []),
   ];
   const inTurn = async (all) => {

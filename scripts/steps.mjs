@@ -47,6 +47,20 @@ export async function must(command, args, options) {
 
 const found = (command) => spawnSync('sh', ['-c', `command -v ${command}`]).status === 0;
 
+/** What is checked of the whole without running it, each as a command and its words. */
+export const CHECKS = {
+  form: [bin('prettier'), ['--check', '--log-level', 'warn', '.']],
+  layers: [bin('depcruise'), ['src', 'e2e', '--config', '.dependency-cruiser.cjs']],
+  unused: [bin('knip'), ['--no-progress']],
+  types: [process.execPath, [join('scripts', 'types.mjs')]],
+  lint: [bin('eslint'), ['.']],
+};
+
+/** All of it; one that fails ends everything. */
+export async function checkAll() {
+  for (const [command, words] of Object.values(CHECKS)) await must(command, words);
+}
+
 /** Installs the packages of package-lock.json, unless that very lock file was installed before. */
 export async function installPackages() {
   const lock = readFileSync(join(ROOT, 'package-lock.json'), 'utf8');

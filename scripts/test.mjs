@@ -3,7 +3,7 @@
 // runners.
 import { mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
-import { ROOT, bin, build, installPackages, installPrograms, must, prepareFiles, run } from './steps.mjs';
+import { ROOT, bin, build, checkAll, installPackages, installPrograms, must, prepareFiles, run } from './steps.mjs';
 
 await installPackages();
 await installPrograms({ chromium: 'chromium', pdfinfo: 'poppler-utils' });
@@ -15,11 +15,7 @@ mkdirSync(cache, { recursive: true });
 
 /** Each takes one core for a while, and so does Jest: side by side. A check that fails ends everything. */
 async function checksAndBuild() {
-  await must(bin('prettier'), ['--check', '--log-level', 'warn', '.']);
-  await must(bin('depcruise'), ['src', '--config', '.dependency-cruiser.cjs']);
-  await must(bin('knip'), ['--no-progress']);
-  await must(process.execPath, [join('scripts', 'types.mjs')]);
-  await must(bin('eslint'), ['.']);
+  await checkAll();
   await build({ force: true });
 }
 const jestFile = join(cache, 'jest.json');

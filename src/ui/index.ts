@@ -44,6 +44,7 @@ export { SelectField } from './select-field';
 export { DateField } from './date-field';
 export { LineField } from './line-field';
 export { NameInput } from './name-input';
+export { JobProgress } from './job-progress';
 export { HoldButton } from './hold-button';
 export { TypedField, type TypedFieldProps } from './typed-field';
 export { Plot } from './plot';

@@ -1,5 +1,5 @@
 'use client';
-import { Button, LinearProgress } from '@mui/material';
+import { Button } from '@mui/material';
 import { FileDown } from 'lucide-react';
 import Link from 'next/link';
 import { useSearchParams } from 'next/navigation';
@@ -32,6 +32,7 @@ import {
   Answer,
   FigureField,
   Fields,
+  JobProgress,
   NextRow,
   Note,
   Part,
@@ -41,7 +42,7 @@ import {
   useClock,
   useUnits,
 } from '@/ui';
-import { counted, remarks, sentenceFor } from '@/words';
+import { counted, remarks, sentenceFor, type Wording } from '@/words';
 import { makeSheet } from '@/workers/sheet/client';
 import { NestedLook } from './nested-look';
 import css from './print-together.module.css';
@@ -161,15 +162,7 @@ export function PrintTogetherPage() {
               data-testid="together-pdf"
             >{say`Make the PDF`}</Button>
             {job.progress !== null && (
-              <>
-                <LinearProgress
-                  variant="determinate"
-                  value={job.progress * 100}
-                  sx={{ flex: 1 }}
-                  aria-label={say`Making the prints`}
-                />
-                <Button onClick={job.cancel}>{say`Stop`}</Button>
-              </>
+              <JobProgress progress={job.progress} label={say`Making the prints`} onStop={job.cancel} />
             )}
           </NextRow>
         )}
@@ -270,7 +263,7 @@ function Printed({ of: all }: { of: readonly PlannedPiece[] }) {
   );
 }
 
-const sizeWords = ({ piece, plan }: PlannedPiece, units: ReturnType<typeof useUnits>): string => {
+const sizeWords = ({ piece, plan }: PlannedPiece, units: Wording): string => {
   const blocks = plan.surface.print?.formed.blocks ?? [];
   const size = blocks[0] ? units.size(blocks[0].widthMm, blocks[0].heightMm) : '';
   return `${blocks.length * piece.sheet.copies > 1 ? `${blocks.length * piece.sheet.copies} × ` : ''}${size}`;

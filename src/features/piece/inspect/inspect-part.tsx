@@ -1,6 +1,6 @@
 'use client';
 import { PICTURE_ACCEPT } from '@/core/picture';
-import { Button, LinearProgress } from '@mui/material';
+import { Button } from '@mui/material';
 import { useMemo, useState } from 'react';
 import {
   changeBetween,
@@ -14,7 +14,7 @@ import {
   type InspectArea,
 } from '@/core/inspect';
 import { useStoredPicture } from '@/features/shelf';
-import { FileButton, NextRow, Note, Part, TextButton, dated, useUnits } from '@/ui';
+import { FileButton, JobProgress, NextRow, Note, Part, TextButton, dated, useUnits } from '@/ui';
 import { changeInWords, sentences } from '@/words';
 import { useTaker } from '@/features/intake';
 import { useOpenPiece } from '../piece-context';
@@ -84,12 +84,7 @@ export function InspectPart() {
         )}
         {busy && (
           <>
-            <LinearProgress
-              variant="determinate"
-              value={(job.progress ?? 0) * 100}
-              sx={{ flex: 1 }}
-              aria-label={say`Reading the photo`}
-            />
+            <JobProgress progress={job.progress ?? 0} label={say`Reading the photo`} />
             <Button size="small" onClick={job.cancel}>{say`Stop`}</Button>
           </>
         )}

@@ -1,9 +1,9 @@
 'use client';
-import { Button, LinearProgress } from '@mui/material';
+import { Button } from '@mui/material';
 import { FileDown } from 'lucide-react';
 import { useState } from 'react';
 import { letteringOf } from '@/core/stations';
-import { NextRow, Note } from '@/ui';
+import { JobProgress, NextRow, Note } from '@/ui';
 import { say } from '@/words/say';
 import { useOpenPiece } from '../piece-context';
 import { LetteringQuestion } from '../picture/lettering-question';
@@ -25,15 +25,7 @@ export function MakePdf({ making }: { making: SheetMaking }) {
           data-testid="make-pdf"
         >{say`Make the PDF`}</Button>
         {making.progress !== null && (
-          <>
-            <LinearProgress
-              variant="determinate"
-              value={making.progress * 100}
-              sx={{ flex: 1 }}
-              aria-label={say`Making the print`}
-            />
-            <Button onClick={making.cancel}>{say`Stop`}</Button>
-          </>
+          <JobProgress progress={making.progress} label={say`Making the print`} onStop={making.cancel} />
         )}
       </NextRow>
       {asking && asked === null && (

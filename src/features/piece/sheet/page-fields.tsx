@@ -22,8 +22,6 @@ const SIDES: { key: keyof MarginsMm; name: string }[] = [
   { key: 'rightMm', name: say`Margin right` },
 ];
 
-type Change = ReturnType<typeof useOpenPiece>['change'];
-
 /** Margins, paper, way round, copies. @param tiled over several pages */
 export function PageFields({ tiled }: { tiled: boolean }) {
   const { piece, change } = useOpenPiece();
@@ -56,7 +54,7 @@ export function PageFields({ tiled }: { tiled: boolean }) {
           options={ORIENTATIONS}
           onCommit={(orientation) => change('sheet', { orientation }, say`way round`)}
         />
-        {sheet.paper === 'custom' && <OwnPaper custom={sheet.custom} change={change} />}
+        {sheet.paper === 'custom' && <OwnPaper />}
         <FigureField
           label={say`Prints of it, spares included`}
           value={sheet.copies}
@@ -81,7 +79,9 @@ export function PageFields({ tiled }: { tiled: boolean }) {
   );
 }
 
-function OwnPaper({ custom, change }: { custom: { widthMm: number; heightMm: number }; change: Change }) {
+function OwnPaper() {
+  const { piece, change } = useOpenPiece();
+  const { custom } = piece.sheet;
   return (
     <>
       <LengthField

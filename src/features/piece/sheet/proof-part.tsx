@@ -1,11 +1,10 @@
 'use client';
 import { PICTURE_ACCEPT } from '@/core/picture';
-import { LinearProgress } from '@mui/material';
 import type { KeptProof } from '@/core/stations';
 import type { ProofReason, ProofVerdict, SizeUnread } from '@/core/proof';
 import type { SheetPack } from '@/core/sheet';
 import { useSheetJob } from '@/features/sheets';
-import { FileButton, NextRow, Note, Part, useClock, dated } from '@/ui';
+import { FileButton, JobProgress, NextRow, Note, Part, useClock, dated } from '@/ui';
 import { checkProof } from '@/workers/proof/client';
 import { useTaker } from '@/features/intake';
 import { useOpenPiece } from '../piece-context';
@@ -79,14 +78,7 @@ export function ProofPart({ making, pack }: { making: SheetMaking; pack: SheetPa
           disabled={job.progress !== null}
           testId="proof-photo"
         >{say`Choose the photo`}</FileButton>
-        {job.progress !== null && (
-          <LinearProgress
-            variant="determinate"
-            value={job.progress * 100}
-            sx={{ flex: 1 }}
-            aria-label={say`Reading the photo`}
-          />
-        )}
+        {job.progress !== null && <JobProgress progress={job.progress} label={say`Reading the photo`} />}
       </NextRow>
       {proof && <ProofFigures proof={proof} pages={pack.pages.length} />}
     </Part>

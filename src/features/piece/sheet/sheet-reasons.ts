@@ -2,19 +2,18 @@ import type { SheetPack } from '@/core/sheet';
 import { bendFor, ringsBox } from '@/core/shape';
 import type { PiecePlan } from '@/core/stations';
 import type { Piece } from '@/records';
-import type { ReasonLine, useUnits } from '@/ui';
-import { counted } from '@/words';
+import type { ReasonLine } from '@/ui';
+import { counted, type Wording } from '@/words';
 import { say } from '@/words/say';
 import { VERDICT_WORDS } from '../picture/verdict-words';
 
-type Units = ReturnType<typeof useUnits>;
 type Print = NonNullable<PiecePlan['surface']['print']>;
 
 /** Closer than this the crop has the blank's own shape. */
 const SAME_SHAPE_MM = 0.5;
 
 /** Why the sheet is as it is. */
-export function sheetReasons({ sheet }: Piece, plan: PiecePlan, units: Units): ReasonLine[] {
+export function sheetReasons({ sheet }: Piece, plan: PiecePlan, units: Wording): ReasonLine[] {
   const { print, blank } = plan.surface;
   if (!print || !blank) return [];
   const pack = plan.sheet.pack?.ok ? plan.sheet.pack.value : null;
@@ -53,7 +52,7 @@ function centred(print: Print, window: PiecePlan['surface']['window']): ReasonLi
     : [];
 }
 
-function pagesOf(pack: SheetPack, units: Units): ReasonLine[] {
+function pagesOf(pack: SheetPack, units: Wording): ReasonLine[] {
   const lines: ReasonLine[] = [];
   const prints = pack.prints.length * pack.copies;
   if (pack.columns * pack.rows > 1)
@@ -72,7 +71,7 @@ function pagesOf(pack: SheetPack, units: Units): ReasonLine[] {
   return lines;
 }
 
-function landed({ formed }: Print, units: Units): ReasonLine {
+function landed({ formed }: Print, units: Wording): ReasonLine {
   const box = formed.landed.length > 0 ? ringsBox(formed.landed) : { widthMm: 0, heightMm: 0 };
   return { figure: units.size(box.widthMm, box.heightMm), text: say`what lands, once it is trimmed` };
 }
