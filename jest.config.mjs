@@ -9,6 +9,7 @@ export default {
   // Far above what any takes: a machine may be five times slower, and busy.
   testTimeout: 60_000,
   setupFiles: ['<rootDir>/src/testing/told-time.ts'],
+  modulePathIgnorePatterns: ['<rootDir>/.cache/'],
   testMatch: ['<rootDir>/src/**/*.test.{ts,tsx}'],
   moduleNameMapper: { '\\.css$': '<rootDir>/src/testing/no-css.ts', '^@/(.*)$': '<rootDir>/src/$1' },
   transform: {

@@ -96,7 +96,14 @@ const cm = { typed: (value: number) => `${value} cm`, kept: (value: number) => v
 const FIELDS: readonly Field[] = [
   { station: 'surface', testId: 'blank-width', of: section('surface', 'widthMm'), from: 30, to: 60, ...cm },
   { station: 'surface', testId: 'blank-height', of: section('surface', 'heightMm'), from: 30, to: 60, ...cm },
-  { station: 'surface', testId: 'blank-thickness', of: section('surface', 'thicknessMm'), from: 1, to: 4, ...cm },
+  {
+    station: 'surface',
+    testId: 'blank-thickness',
+    of: section('surface', 'thicknessMm'),
+    from: 10,
+    to: 40,
+    typed: (value) => `${value} mm`,
+  },
   { station: 'picture', testId: 'straighten', of: section('picture', 'straightenDeg'), from: 1, to: 9 },
   { station: 'sheet', testId: 'copies', of: section('sheet', 'copies'), from: 1, to: 9 },
   {

@@ -1,5 +1,6 @@
 'use client';
-import { useId, useMemo } from 'react';
+import { useKeyed } from '@/ui';
+import { useId } from 'react';
 import { rubbedOptics, stageOptics, standingView } from '@/core/render';
 import { LookInSvg, bentLayers, landingOrder, movedLayers, useLayers } from '@/features/look';
 import type { PlannedPiece } from '@/features/plans';
@@ -37,21 +38,22 @@ export function PieceFigure({ planned, pxPerMm }: { planned: PlannedPiece; pxPer
     return stageOptics(plan.method.sheen);
   };
   const optics = opticsNow();
-  const key = JSON.stringify([
-    plan.surface.look,
-    blank?.path,
-    plan.surface.print?.rect,
-    plan.surface.print?.crop,
-    plan.method.binder?.id,
-    piece.picture.tone,
-    piece.picture.turns,
-    piece.picture.straightenDeg,
-    optics,
-    pxPerMm,
-  ]);
   const standing = blank?.standing ?? null;
   const view = standing ? standingView(standing) : null;
-  const order = useMemo(
+  const order = useKeyed(
+    [
+      plan.surface.look,
+      blank?.path,
+      plan.surface.print?.rect,
+      plan.surface.print?.crop,
+      plan.method.binder?.id,
+      piece.picture.tone,
+      piece.picture.turns,
+      piece.picture.straightenDeg,
+      optics,
+      pxPerMm,
+    ],
+    [picture?.id, layers],
     () => {
       const flat = landingOrder(
         {
@@ -67,8 +69,6 @@ export function PieceFigure({ planned, pxPerMm }: { planned: PlannedPiece; pxPer
       );
       return flat && { ...flat, standing };
     },
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-    [key, picture?.id, layers],
   );
   const outline = {
     fill: 'none',

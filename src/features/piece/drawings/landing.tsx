@@ -1,10 +1,10 @@
 'use client';
-import { useId, useMemo, type ReactNode } from 'react';
+import { useId, type ReactNode } from 'react';
 import { rubbedOptics, stageOptics, type Optics } from '@/core/render';
 import type { RectMm } from '@/core/shape';
 import { LookInSvg, landingOrder } from '@/features/look';
 import { useObjectUrl } from '@/features/shelf';
-import { Specimen, useUnits, type SpecimenScale } from '@/ui';
+import { Specimen, useUnits, type SpecimenScale, useKeyed } from '@/ui';
 import { useOpenPiece } from '../piece-context';
 import { rectOf } from './rect-of';
 import { SheetDrawing } from './sheet';
@@ -131,28 +131,27 @@ function Look({ optics, pxPerMm }: { optics: Optics | null; pxPerMm: number }) {
   } = plan;
   const scale = Math.round(pxPerMm * 100) / 100;
   // The plan is made anew with every look at the clock: only what the drawing rests on counts.
-  const key = JSON.stringify([
-    look,
-    blank?.path,
-    print?.rect,
-    print?.picture,
-    print?.crop,
-    binder?.id,
-    plan.method.kept,
-    piece.picture.turns,
-    piece.picture.straightenDeg,
-    plan.method.sheen,
-    optics,
-    scale,
-  ]);
-  const order = useMemo(
+  const order = useKeyed(
+    [
+      look,
+      blank?.path,
+      print?.rect,
+      print?.picture,
+      print?.crop,
+      binder?.id,
+      plan.method.kept,
+      piece.picture.turns,
+      piece.picture.straightenDeg,
+      plan.method.sheen,
+      optics,
+      scale,
+    ],
+    [tone, moved, picture?.id],
     () =>
       landingOrder(
         { job: piece, plan, picture, layers: moved, tone, optics: optics ?? BARE, pxPerMm: scale },
         optics !== null,
       ),
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-    [key, tone, moved, picture?.id],
   );
   return (
     <LookInSvg

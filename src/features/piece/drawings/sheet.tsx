@@ -1,7 +1,7 @@
 'use client';
 import { IconButton } from '@mui/material';
 import { ChevronLeft, ChevronRight } from 'lucide-react';
-import { useId, useMemo } from 'react';
+import { useId } from 'react';
 import { stageOptics } from '@/core/render';
 import {
   pageSize,
@@ -15,7 +15,7 @@ import {
 import { LookInSvg, printOrder } from '@/features/look';
 import { PageMarks, sheetText } from '@/features/sheets';
 import { useStash } from '@/features/at-hand';
-import { Specimen, useUnits } from '@/ui';
+import { Specimen, useUnits, useKeyed } from '@/ui';
 import { useOpenPiece } from '../piece-context';
 import { rectOf } from './rect-of';
 import { TurnButton } from './turn-button';
@@ -176,21 +176,20 @@ function PrintLook({ block, pxPerMm }: { block: PrintBlock; pxPerMm: number }) {
     surface: { print, look },
     method: { binder },
   } = plan;
-  const key = JSON.stringify([
-    block,
-    print?.crop,
-    binder?.id,
-    look,
-    plan.method.sheen,
-    piece.picture.turns,
-    piece.picture.straightenDeg,
-    piece.sheet.form.sideColour,
-    Math.round(pxPerMm * 100),
-  ]);
-  const order = useMemo(
+  const order = useKeyed(
+    [
+      block,
+      print?.crop,
+      binder?.id,
+      look,
+      plan.method.sheen,
+      piece.picture.turns,
+      piece.picture.straightenDeg,
+      piece.sheet.form.sideColour,
+      Math.round(pxPerMm * 100),
+    ],
+    [tone, moved, picture?.id],
     () => printOrder({ job: piece, plan, picture, layers: moved, tone, optics: PAPER_OPTICS, pxPerMm }, block),
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-    [key, tone, moved, picture?.id],
   );
   return <LookInSvg order={order} xMm={0} yMm={0} widthMm={block.widthMm} heightMm={block.heightMm} />;
 }

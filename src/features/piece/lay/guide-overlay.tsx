@@ -1,8 +1,8 @@
 'use client';
-import { layingGuide } from '@/core/coat';
 import { ringPath } from '@/core/shape';
 import { useUnits, type SpecimenScale } from '@/ui';
 import { useOpenPiece } from '../piece-context';
+import { useLay } from './use-lay';
 
 const WET = '#2C5C94';
 const INK = '#1E2126';
@@ -15,16 +15,11 @@ const DISC_PX = 9;
  * each edge.
  */
 export function GuideOverlay({ pxPerMm }: SpecimenScale) {
-  const { plan, piece } = useOpenPiece();
+  const { print, blank, record } = useOpenPiece().plan.surface;
+  const { planned, guide } = useLay();
   const units = useUnits();
-  const {
-    surface: { print, blank, record: surface },
-    lay: { laying: lay },
-    method: { binder },
-  } = plan;
-  if (!lay || !print || !blank || !surface) return null;
+  if (!planned || !print || !blank || !record) return null;
   const { landed } = print.formed;
-  const guide = piece.lay.laidAt === null && binder?.wet !== false ? layingGuide(blank, landed, surface) : null;
   const px = 1 / pxPerMm;
   return (
     <g fill="none">
@@ -41,7 +36,7 @@ export function GuideOverlay({ pxPerMm }: SpecimenScale) {
         />
       )}
       <path
-        d={lay.coat.outline.map(ringPath).join(' ')}
+        d={planned.coat.outline.map(ringPath).join(' ')}
         stroke={WET}
         strokeWidth={1.8}
         strokeDasharray="7 5"

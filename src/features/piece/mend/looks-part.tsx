@@ -1,14 +1,16 @@
 'use client';
 import { useMemo, useState } from 'react';
 import { mixesFor, wornShare } from '@/core/advice';
-import { frameStrips, type Wear, type WearPlace } from '@/core/mend';
+import { frameStrips, type RepairId, type Wear, type WearPlace } from '@/core/mend';
 import { baseCoatById } from '@/core/craft';
+import type { Blank } from '@/core/shape';
 import { useStash } from '@/features/at-hand';
 import { ChoiceField, Fields, LengthField, Note, Part, PercentField, TextButton, useUnits } from '@/ui';
-import { WEAR_NAMES, mixWords, sentences, wearWanted } from '@/words';
+import { WEAR_NAMES, mixWords, remarks, sentences, wearWanted, type Wording } from '@/words';
 import { ColourField } from '../surface/colour-field';
 import { useOpenPiece } from '../piece-context';
 import type { ReadHoles } from './use-holes';
+import type { Rim } from './use-rim';
 import { say } from '@/words/say';
 
 const PLACES: readonly WearPlace[] = ['edges', 'corners', 'all-over'];
@@ -17,61 +19,93 @@ const FIRST_STAIN = '#5a3b22';
 const STRIP_MM = 20;
 
 /** What is a matter of taste: wear on purpose, a rim, a stain or glaze, strips for a frame. Each drawn on the piece. */
-export function LooksPart({ read, rim }: { read: ReadHoles | null; rim: { colour: string; widthMm: number } | null }) {
-  const { piece, plan, change } = useOpenPiece();
-  const units = useUnits();
-  const [stripMm, setStripMm] = useState(STRIP_MM);
+export function LooksPart({ read, rim }: { read: ReadHoles | null; rim: Rim | null }) {
+  const { piece, plan } = useOpenPiece();
   const { wear, glaze } = piece.mend;
-  const { record, blank, print } = plan.surface;
-  const ids = new Set(plan.mend.repairs.map(({ id }) => id));
-  const mayWear = ids.has('distress');
-  const mayStain = ids.has('stain');
-  const framed = blank !== null && blank.layout.kind === 'plain' && blank.isFullRectangle && record?.class !== 'fabric';
+  const { record, blank } = plan.surface;
+  const offers = (id: RepairId) => plan.mend.repairs.some((repair) => repair.id === id);
+  const mayWear = offers('distress');
+  const mayStain = offers('stain');
+  const framed = blank?.layout.kind === 'plain' && blank.isFullRectangle && record?.class !== 'fabric' ? blank : null;
   if (!mayWear && !mayStain && !framed && !rim) return null;
-  const setWear = (patch: Partial<Wear>) =>
-    change('mend', { wear: { ...(wear ?? FIRST_WEAR), ...patch } }, say`wear on purpose`);
   return (
     <Part
       title={say`If you like it so`}
-      folded={wear || glaze ? [wear && 'worn', glaze && 'stained'].filter(Boolean).join(', ') : say`nothing of it`}
+      folded={remarks(wear && say`worn`, glaze && say`stained`) || say`nothing of it`}
     >
-      {mayWear && (
-        <Fields>
-          <PercentField
-            label={say`Worn on purpose`}
-            value={wear ? wear.share * 100 : null}
-            onCommit={(percent) =>
-              percent === null || percent <= 0
-                ? change('mend', { wear: null }, say`no wear`)
-                : setWear({ share: Math.min(50, percent) / 100 })
-            }
-            hint={say`of the print; clear for none`}
-            testId="wear"
-          />
-          {wear && (
-            <ChoiceField
-              label={say`Where`}
-              value={wear.where}
-              options={PLACES.map((id) => ({ id, name: WEAR_NAMES[id] }))}
-              onCommit={(where) => setWear({ where })}
-            />
-          )}
-        </Fields>
-      )}
-      {wear && print && <Note>{wearWords(wear, print.areaMm2)}</Note>}
+      {mayWear && <WearFields read={read} />}
       {rim && <RimNote rim={rim} />}
-      {mayStain && (
-        <Fields>
-          <ColourField
-            label={say`Stain after the transfer`}
-            value={glaze ?? FIRST_STAIN}
-            onCommit={(colour) => change('mend', { glaze: colour }, say`stain`)}
+      {mayStain && <StainFields />}
+      {framed && <FrameStrips blank={framed} />}
+    </Part>
+  );
+}
+
+function WearFields({ read }: { read: ReadHoles | null }) {
+  const { piece, plan, change } = useOpenPiece();
+  const units = useUnits();
+  const { wear } = piece.mend;
+  const { print } = plan.surface;
+  const setWear = (patch: Partial<Wear>) =>
+    change('mend', { wear: { ...(wear ?? FIRST_WEAR), ...patch } }, say`wear on purpose`);
+  return (
+    <>
+      <Fields>
+        <PercentField
+          label={say`Worn on purpose`}
+          value={wear ? wear.share * 100 : null}
+          onCommit={(percent) =>
+            percent === null || percent <= 0
+              ? change('mend', { wear: null }, say`no wear`)
+              : setWear({ share: Math.min(50, percent) / 100 })
+          }
+          hint={say`of the print; clear for none`}
+          testId="wear"
+        />
+        {wear && (
+          <ChoiceField
+            label={say`Where`}
+            value={wear.where}
+            options={PLACES.map((id) => ({ id, name: WEAR_NAMES[id] }))}
+            onCommit={(where) => setWear({ where })}
           />
-          {glaze && (
-            <TextButton onClick={() => change('mend', { glaze: null }, say`no stain`)}>{say`Without stain`}</TextButton>
-          )}
-        </Fields>
-      )}
+        )}
+      </Fields>
+      {wear && print && <Note>{wearWords(wear, print.areaMm2, read, units)}</Note>}
+    </>
+  );
+}
+
+function wearWords({ share, where }: Wear, areaMm2: number, read: ReadHoles | null, units: Wording): string {
+  const wanted = wearWanted(where, units.area(share * areaMm2));
+  if (!read) return wanted;
+  const now = wornShare(read.reading);
+  const more = Math.max(0, share - now.share);
+  const worn = `${(now.share * 100).toFixed(1)} %`;
+  const atEdges = `${Math.round(now.atEdges * 100)} %`;
+  return sentences(
+    wanted,
+    more > 0
+      ? say`The last photo shows ${worn} worn, ${atEdges} of that at the edges: ${units.area(more * areaMm2)} more to go.`
+      : say`The last photo shows ${worn} worn, ${atEdges} of that at the edges: it is there already.`,
+  );
+}
+
+function StainFields() {
+  const { piece, change } = useOpenPiece();
+  const { glaze } = piece.mend;
+  return (
+    <>
+      <Fields>
+        <ColourField
+          label={say`Stain after the transfer`}
+          value={glaze ?? FIRST_STAIN}
+          onCommit={(colour) => change('mend', { glaze: colour }, say`stain`)}
+        />
+        {glaze && (
+          <TextButton onClick={() => change('mend', { glaze: null }, say`no stain`)}>{say`Without stain`}</TextButton>
+        )}
+      </Fields>
       {glaze && (
         <Note>
           {sentences(
@@ -81,48 +115,35 @@ export function LooksPart({ read, rim }: { read: ReadHoles | null; rim: { colour
           )}
         </Note>
       )}
-      {framed && blank && (
-        <>
-          <Fields>
-            <LengthField
-              label={say`Frame strips, how wide`}
-              value={stripMm}
-              onCommit={(mm) => setStripMm(mm ?? STRIP_MM)}
-              minMm={4}
-              maxMm={200}
-              testId="strip"
-            />
-          </Fields>
-          <Note>{frameWords()}</Note>
-        </>
-      )}
-    </Part>
+    </>
   );
-
-  function frameWords(): string {
-    const { across, down, stockMm } = frameStrips(blank!, stripMm);
-    return say`Two strips of ${units.length(across.outerMm)} and two of ${units.length(down.outerMm)}, tip to tip,
-      mitred at 45°; inside they are ${units.length(across.innerMm)} and ${units.length(down.innerMm)}. Buy
-      ${units.length(stockMm)} of stock: the saw takes some.`;
-  }
-
-  function wearWords({ share, where }: Wear, areaMm2: number): string {
-    const wanted = wearWanted(where, units.area(share * areaMm2));
-    if (!read) return wanted;
-    const now = wornShare(read.reading);
-    const more = Math.max(0, share - now.share);
-    const worn = `${(now.share * 100).toFixed(1)} %`;
-    const atEdges = `${Math.round(now.atEdges * 100)} %`;
-    return sentences(
-      wanted,
-      more > 0
-        ? say`The last photo shows ${worn} worn, ${atEdges} of that at the edges: ${units.area(more * areaMm2)} more to go.`
-        : say`The last photo shows ${worn} worn, ${atEdges} of that at the edges: it is there already.`,
-    );
-  }
 }
 
-function RimNote({ rim: { colour, widthMm } }: { rim: { colour: string; widthMm: number } }) {
+/** What to saw for a frame round the blank. */
+function FrameStrips({ blank }: { blank: Blank }) {
+  const units = useUnits();
+  const [stripMm, setStripMm] = useState(STRIP_MM);
+  const { across, down, stockMm } = frameStrips(blank, stripMm);
+  return (
+    <>
+      <Fields>
+        <LengthField
+          label={say`Frame strips, how wide`}
+          value={stripMm}
+          onCommit={(mm) => setStripMm(mm ?? STRIP_MM)}
+          minMm={4}
+          maxMm={200}
+          testId="strip"
+        />
+      </Fields>
+      <Note>{say`Two strips of ${units.length(across.outerMm)} and two of ${units.length(down.outerMm)}, tip to tip,
+        mitred at 45°; inside they are ${units.length(across.innerMm)} and ${units.length(down.innerMm)}. Buy
+        ${units.length(stockMm)} of stock: the saw takes some.`}</Note>
+    </>
+  );
+}
+
+function RimNote({ rim: { colour, widthMm } }: { rim: Rim }) {
   const units = useUnits();
   const {
     atHand: { pigments },

@@ -1,11 +1,11 @@
 'use client';
-import { useMemo } from 'react';
 import { expectedBlank, isReadingOf, lastPlaced, readKept, type PieceReading } from '@/core/inspect';
 import { holesOf, stopPoint, type Hole, type StopPoint } from '@/core/advice';
 import { runSteps } from '@/core/plan';
 import { letteringOf } from '@/core/stations';
 import type { RectMm } from '@/core/shape';
 import { sum } from '@/core/shared';
+import { useKeyed } from '@/ui';
 import { useOpenPiece } from '../piece-context';
 
 export interface ReadHoles {
@@ -21,7 +21,7 @@ export function useHoles(): ReadHoles | null {
   const { piece, plan } = useOpenPiece();
   const last = lastPlaced(piece.rub.readings);
   const isPlaced = plan.surface.print !== null;
-  return useMemo(() => {
+  return useKeyed([isPlaced, piece.surface, piece.method], [last], () => {
     const blank = last && expectedBlank(plan);
     if (!last || !blank?.ok) return null;
     const { white, ground, wetted, box } = blank.value;
@@ -38,9 +38,7 @@ export function useHoles(): ReadHoles | null {
         waitHours: sum(again.map(({ waitHours }) => waitHours)),
       }),
     };
-    // The plan is made anew with every look at the clock; the reading and the surface are what counts.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [last, isPlaced, piece.surface, piece.method]);
+  });
 }
 
 const AGAIN = new Set(['sheet', 'lay', 'cure', 'rub']);

@@ -9,7 +9,7 @@ import { planPiece } from '@/core/plan';
 import type { Optics } from '@/core/render';
 import { LookInSvg, landingOrder } from '@/features/look';
 import { useStash } from '@/features/at-hand';
-import { Fields, NextRow, Note, SelectField } from '@/ui';
+import { Fields, NextRow, Note, SelectField, useKeyed } from '@/ui';
 import { useOpenPiece } from '../piece-context';
 import css from './method.module.css';
 import { BASE_COAT_WORDS, BINDER_WORDS, SCHOOL_NAMES, SURFACE_WORDS } from '@/words';
@@ -140,20 +140,19 @@ function Pair({
   const same = pair.surface === piece.surface.kind;
   const job = useMemo(() => changedBy(piece, patchOf(pair, same)), [piece, pair, same]);
   const plan = useMemo(() => planPiece(job, picture, now, atHand), [job, picture, now, atHand]);
-  const key = JSON.stringify([
-    plan.surface.look,
-    plan.surface.blank?.path,
-    plan.surface.print?.rect,
-    plan.surface.print?.crop,
-    plan.method.binder?.id,
-    optics,
-    Math.round(pxPerMm * 100),
-    plan.method.sheen,
-  ]);
-  const order = useMemo(
+  const order = useKeyed(
+    [
+      plan.surface.look,
+      plan.surface.blank?.path,
+      plan.surface.print?.rect,
+      plan.surface.print?.crop,
+      plan.method.binder?.id,
+      optics,
+      Math.round(pxPerMm * 100),
+      plan.method.sheen,
+    ],
+    [tone, moved, picture?.id],
     () => landingOrder({ job, plan, picture, layers: moved, tone, optics, pxPerMm }, true),
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-    [key, tone, moved, picture?.id],
   );
   const {
     surface: { blank },

@@ -3,7 +3,7 @@ import { useMemo } from 'react';
 import { Button } from '@mui/material';
 import { hazeLeft, sheenFor, sheenViews, type SheenView } from '@/core/advice';
 import { LookCanvas, landingOrder } from '@/features/look';
-import { Note, Part } from '@/ui';
+import { Note, Part, useKeyed } from '@/ui';
 import { SHEEN_ADVICE, SHEEN_WORDS } from '@/words';
 import { useOpenPiece } from '../piece-context';
 import css from './seal.module.css';
@@ -63,12 +63,10 @@ function Shown({ view: { optics } }: { view: SheenView }) {
   const { piece, plan, picture, moved } = useOpenPiece();
   const { blank } = plan.surface;
   const pxPerMm = blank ? Math.min(SHOWN_PX / blank.widthMm, SHOWN_PX / blank.heightMm) : 1;
-  const key = JSON.stringify([optics, pxPerMm, piece.picture, piece.surface, piece.method, plan.method.kept]);
-  const order = useMemo(
+  const order = useKeyed(
+    [optics, pxPerMm, piece.picture, piece.surface, piece.method, plan.method.kept],
+    [moved, picture?.id],
     () => landingOrder({ job: piece, plan, picture, layers: moved, tone: piece.picture.tone, optics, pxPerMm }, true),
-    // The plan is made anew with every look at the clock: only what the drawing rests on counts.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-    [key, moved, picture?.id],
   );
   return <LookCanvas order={order} className={css.sheen ?? ''} />;
 }

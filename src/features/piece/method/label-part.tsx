@@ -1,0 +1,34 @@
+'use client';
+import { binderById, nominalFilmUm } from '@/core/craft';
+import type { Candidate } from '@/core/method';
+import { Part, useUnits } from '@/ui';
+import { BINDER_WORDS, type Wording } from '@/words';
+import { say } from '@/words/say';
+import { BottleFields } from './at-hand';
+import { useMethod } from './use-method';
+
+/** What the person's own bottle says, which overrules the usual. */
+export function LabelPart() {
+  const { chosen } = useMethod();
+  const units = useUnits();
+  if (!chosen?.binder.wet) return null;
+  return (
+    <Part
+      title={say`On the label of your ${BINDER_WORDS[chosen.binder.id].inText}`}
+      folded={say`as usual until you type it`}
+    >
+      <BottleFields binder={chosen.binder.id} usual={usualOf(chosen, units)} />
+    </Part>
+  );
+}
+
+/** The record's own figures, shown where the label's are not typed. */
+function usualOf({ binder }: Candidate, units: Wording): { filmUm: string; waitHours: string; openMinutes: string } {
+  const record = binderById(binder.id);
+  const { min, max } = record.waitHours;
+  return {
+    filmUm: units.film(nominalFilmUm(record)),
+    waitHours: min === max ? `${max} h` : `${min}–${max} h`,
+    openMinutes: say`${record.openMinutes} min`,
+  };
+}

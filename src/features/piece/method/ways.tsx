@@ -1,0 +1,124 @@
+'use client';
+import { Button, Table, TableBody, TableCell, TableHead, TableRow } from '@mui/material';
+import type { Candidate, Way } from '@/core/method';
+import { Unbroken, useUnits } from '@/ui';
+import {
+  BINDER_WORDS,
+  CONDITION_WORDS,
+  GAIN_WORDS,
+  LANDS_WORDS,
+  SCHOOL_NAMES,
+  counted,
+  methodName,
+  type Wording,
+} from '@/words';
+import { formatDuration } from '@/words/figures';
+import { say } from '@/words/say';
+import css from './method.module.css';
+import { useMethod } from './use-method';
+
+export const wayName = ({ binder, school }: Candidate): string =>
+  binder.wet ? BINDER_WORDS[binder.id].shortName : SCHOOL_NAMES[school.id].name;
+
+const rowsOf = (units: Wording): [string, (candidate: Candidate) => string][] => [
+  [say`Points of 100`, ({ score }) => String(score)],
+  [say`Ready to rub`, ({ figures }) => (figures?.waitHours ? formatDuration(figures.waitHours) : say`at once`)],
+  [
+    say`Rubbing`,
+    ({ figures }) =>
+      figures?.passes ? say`${figures.minutes} min, ${counted(figures.passes, 'pass', 'passes')}` : say`none`,
+  ],
+  [say`Toner kept`, ({ figures }) => `${Math.round((figures?.kept ?? 0) * 100)} %`],
+  [say`Medium`, ({ figures }) => (figures?.mediumMl ? units.volume(figures.mediumMl) : say`none`)],
+  [say`Medium costs`, ({ figures }) => (figures?.cost == null ? say`no price` : figures.cost.toFixed(2))],
+  [say`Washable`, ({ binder }) => (binder.washable ? say`yes` : say`no`)],
+  [say`Lands`, ({ school }) => school.looks.map((look) => LANDS_WORDS[look]).join(', ')],
+];
+
+/** The best way and two that trade its points for something else, side by side, each to be taken. */
+export function Ways() {
+  const { ways } = useMethod();
+  const units = useUnits();
+  if (ways.length === 0) return null;
+  return (
+    <>
+      <Table className={css.compare} data-testid="compare">
+        <Heads ways={ways} />
+        <TableBody>
+          <TableRow>
+            <TableCell component="td" />
+            {ways.map(({ candidate }) => (
+              <TableCell key={methodName(candidate)}>
+                <ChooseButton candidate={candidate} />
+              </TableCell>
+            ))}
+          </TableRow>
+          {rowsOf(units).map(([name, show]) => (
+            <TableRow key={name}>
+              <TableCell component="th" scope="row">
+                {name}
+              </TableCell>
+              {ways.map(({ candidate }) => (
+                <TableCell key={methodName(candidate)}>
+                  <Unbroken>{show(candidate)}</Unbroken>
+                </TableCell>
+              ))}
+            </TableRow>
+          ))}
+        </TableBody>
+      </Table>
+      <Conditions ways={ways} />
+    </>
+  );
+}
+
+function Heads({ ways }: { ways: readonly Way[] }) {
+  const { chosen } = useMethod();
+  return (
+    <TableHead>
+      <TableRow>
+        <TableCell component="td" />
+        {ways.map(({ candidate, gains }, at) => (
+          <TableCell key={methodName(candidate)} data-chosen={candidate === chosen}>
+            {wayName(candidate)}
+            <small>
+              {at === 0 ? say`best here` : gains.map((gain) => GAIN_WORDS[gain]).join(', ') || say`next best`}
+            </small>
+          </TableCell>
+        ))}
+      </TableRow>
+    </TableHead>
+  );
+}
+
+/** What must hold for one of them to work. */
+function Conditions({ ways }: { ways: readonly Way[] }) {
+  const lines = ways.flatMap(({ candidate }) => candidate.conditions.map((condition) => ({ candidate, condition })));
+  if (lines.length === 0) return null;
+  return (
+    <ul className={css.conditions}>
+      {lines.map(({ candidate, condition }) => (
+        <li key={`${methodName(candidate)} ${condition}`} className={css.condition}>
+          <b>{wayName(candidate)}.</b> {CONDITION_WORDS[condition]}
+        </li>
+      ))}
+    </ul>
+  );
+}
+
+export function ChooseButton({ candidate }: { candidate: Candidate }) {
+  const { chosen, choose } = useMethod();
+  const isChosen = candidate === chosen;
+  const choice = isChosen ? say`Chosen` : say`Choose`;
+  return (
+    <Button
+      size="small"
+      variant={isChosen ? 'contained' : 'outlined'}
+      onClick={() => choose(candidate)}
+      aria-pressed={isChosen}
+      aria-label={`${choice}: ${methodName(candidate)}`}
+    >
+      {choice}
+    </Button>
+  );
+}
