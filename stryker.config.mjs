@@ -1,8 +1,4 @@
-/**
- * Mutants, as `npm run mutants` asks for them folder by folder.
- *
- * @type {import('@stryker-mutator/api/core').PartialStrykerOptions}
- */
+// Mutants, as `npm run mutants` asks for them folder by folder.
 export default {
   testRunner: 'jest',
   jest: { configFile: 'stryker.jest.mjs', enableFindRelatedTests: false },

@@ -53,6 +53,7 @@ export const CHECKS = {
   layers: [bin('depcruise'), ['src', 'e2e', '--config', '.dependency-cruiser.cjs']],
   unused: [bin('knip'), ['--no-progress']],
   types: [process.execPath, [join('scripts', 'types.mjs')]],
+  additions: [process.execPath, [join('scripts', 'additions.mjs')]],
   lint: [bin('eslint'), ['.']],
 };
 

@@ -3,24 +3,9 @@
  * reference room (21 °C, 50 % RH, still air, 1.243 kPa); `clockFloorHours` is a wait that no room and no sign shortens.
  * Starting values from bench practice; the label on the bottle overrules every one of them.
  */
-export type BinderId =
-  | 'fluid-gel'
-  | 'heavy-gel'
-  | 'glue-sealer'
-  | 'opaque-medium'
-  | 'clear-medium'
-  | 'furniture-gel'
-  | 'acrylic-varnish'
-  | 'polyurethane'
-  | 'wood-glue'
-  | 'school-glue'
-  | 'gesso'
-  | 'none';
-
 export type CoatedFace = 'paper' | 'surface';
 
-export interface BinderRecord {
-  id: BinderId;
+interface BinderFacts {
   base: 'clear' | 'white';
   /** Something wet is coated; false where tape, heat or pencil carries the picture. */
   wet: boolean;
@@ -85,7 +70,7 @@ const USUAL = {
   wear: 'usual',
 } as const;
 
-export const BINDERS: readonly BinderRecord[] = [
+const LISTED = [
   {
     ...USUAL,
     id: 'fluid-gel',
@@ -313,7 +298,11 @@ export const BINDERS: readonly BinderRecord[] = [
     wet: false,
     source,
   },
-];
+] as const satisfies readonly (BinderFacts & { id: string })[];
+
+export type BinderId = (typeof LISTED)[number]['id'];
+export type BinderRecord = BinderFacts & { id: BinderId };
+export const BINDERS: readonly BinderRecord[] = LISTED;
 
 export const binderById = (id: BinderId): BinderRecord => {
   const record = BINDERS.find((binder) => binder.id === id);

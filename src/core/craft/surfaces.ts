@@ -7,27 +7,9 @@
  */
 import type { OvenHarm } from './oven-harm';
 
-export type SurfaceId =
-  | 'soft-wood'
-  | 'hard-wood'
-  | 'sheet-wood'
-  | 'painted-wood'
-  | 'varnished-wood'
-  | 'canvas'
-  | 'cloth'
-  | 'leather'
-  | 'glass'
-  | 'glazed-ceramic'
-  | 'metal'
-  | 'stone'
-  | 'plaster'
-  | 'terracotta'
-  | 'led-candle';
-
 export type SurfaceClass = 'wood' | 'painted' | 'fabric' | 'leather' | 'smooth' | 'mineral' | 'wax';
 
-export interface SurfaceRecord {
-  id: SurfaceId;
+interface SurfaceFacts {
   class: SurfaceClass;
   textureMm: number;
   absorbency: number;
@@ -102,7 +84,7 @@ const USUAL = {
   oven: { refusal: null, limitC: null },
 } as const;
 
-export const SURFACES: readonly SurfaceRecord[] = [
+const LISTED = [
   {
     ...USUAL,
     id: 'soft-wood',
@@ -338,7 +320,11 @@ export const SURFACES: readonly SurfaceRecord[] = [
     oven: { refusal: 'candle', limitC: null },
     source,
   },
-];
+] as const satisfies readonly (SurfaceFacts & { id: string })[];
+
+export type SurfaceId = (typeof LISTED)[number]['id'];
+export type SurfaceRecord = SurfaceFacts & { id: SurfaceId };
+export const SURFACES: readonly SurfaceRecord[] = LISTED;
 
 export const surfaceById = (id: SurfaceId): SurfaceRecord => {
   const record = SURFACES.find((surface) => surface.id === id);

@@ -3,7 +3,7 @@ import { contrast } from './contrast';
 import { cutOff } from './cut-off';
 import { dark } from './dark';
 import { faint } from './faint';
-import type { Finder, Finding, FindingContext } from './finding';
+import type { Finder, Finding, FindingContext, FindingId } from './finding';
 import { ghost } from './ghost';
 import { groundColour } from './ground-colour';
 import { overlook } from './overlook';
@@ -14,9 +14,9 @@ import { showThrough } from './show-through';
 export { isPlaced } from './finding';
 export type { Finding, FindingContext, FindingFact, FindingFigure, FindingId, Remedy } from './finding';
 
-const FINDERS: readonly Finder[] = [
-  cutOff,
-  showThrough,
+const FINDERS: Readonly<Record<FindingId, Finder>> = {
+  'cut-off': cutOff,
+  'show-through': showThrough,
   dark,
   faint,
   contrast,
@@ -24,13 +24,14 @@ const FINDERS: readonly Finder[] = [
   sharpness,
   overlook,
   ghost,
-  groundColour,
-];
+  'ground-colour': groundColour,
+};
 
 const WEIGHTS = { good: 0, watch: 1, act: 2 };
 
 /** All findings, the worst first. */
 export const findingsFor = ({ job, plan, analysis }: FindingContext): Finding[] =>
-  FINDERS.map((find) => find({ job, plan, analysis }))
+  Object.values(FINDERS)
+    .map((find) => find({ job, plan, analysis }))
     .filter((finding) => finding !== null)
     .sort((a, b) => WEIGHTS[b.weight] - WEIGHTS[a.weight]);

@@ -1,4 +1,5 @@
 'use client';
+import type { ReactElement } from 'react';
 import { SHAPE_KINDS, shapeKind, type MarginsMm, type ShapeKind } from '@/core/shape';
 import { ChoiceField, FigureField, LengthField, SelectField, Wide } from '@/ui';
 import { SHAPE_WORDS } from '@/words';
@@ -33,7 +34,7 @@ export function ShapeField() {
 }
 
 /** What a shape asks for besides width and height. */
-export function ShapeFields() {
+export function ShapeFields(): ReactElement | null {
   const { shape } = useOpenPiece().piece.surface;
   switch (shape.kind) {
     case 'wrapped-canvas':
@@ -58,7 +59,9 @@ export function ShapeFields() {
           <Outline shape={shape} />
         </Wide>
       );
-    default:
+    case 'rectangle':
+    case 'round':
+    case 'oval':
       return null;
   }
 }
