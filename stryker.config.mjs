@@ -3,7 +3,7 @@ export default {
   testRunner: 'jest',
   jest: { configFile: 'stryker.jest.mjs', enableFindRelatedTests: false },
   coverageAnalysis: 'perTest',
-  concurrency: 2,
+  concurrency: Number(process.env.MUTANTS_AT_ONCE ?? 2),
   dryRunTimeoutMinutes: 20,
   // One that never ends is killed by the clock, measured against the test's own time.
   timeoutMS: 10_000,

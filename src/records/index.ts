@@ -18,7 +18,7 @@ export {
   readPiece,
   withOwnLettering,
   withPictures,
-  withPlanOf,
+  withChoicesOf,
   type Piece,
 } from './piece';
 export { pictureFields, factsOf, type PictureFiles, type PictureRecord, type StoredPicture } from './picture';

@@ -4,7 +4,7 @@ import {
   checkPiece,
   picturesOf,
   readPiece,
-  withPlanOf,
+  withChoicesOf,
   type Agenda,
   type HistoryCode,
   type Piece,
@@ -131,7 +131,7 @@ async function endSteps(db: FobbetDatabase, before: Piece, after: Piece): Promis
 async function followPlan(db: FobbetDatabase, before: Piece, after: Piece, now: number): Promise<void> {
   if (!before.set || !after.set) return;
   for (const other of await othersOfSet(db, after)) {
-    const given = (piece: Piece): Piece => ({ ...withPlanOf(piece, other), set: namedAs(other, piece) });
+    const given = (piece: Piece): Piece => ({ ...withChoicesOf(piece, other), set: namedAs(other, piece) });
     const { merged } = mergeChanges(given(before), given(after), other, 'mine');
     if (equalData(merged, other)) continue;
     const checked = checkPiece({ ...merged, revision: other.revision + 1, updatedAt: now });
@@ -156,7 +156,7 @@ async function othersOfSet(db: FobbetDatabase, { id, set }: Piece): Promise<Piec
 async function asItsSet(db: FobbetDatabase, piece: Piece): Promise<Piece> {
   const others = await othersOfSet(db, piece);
   const [like] = others.sort((a, b) => a.work.done.length - b.work.done.length);
-  return like ? { ...withPlanOf(like, piece), set: namedAs(piece, like) } : piece;
+  return like ? { ...withChoicesOf(like, piece), set: namedAs(piece, like) } : piece;
 }
 
 /** Remembers a change so that it can be undone, inside the caller's transaction. */

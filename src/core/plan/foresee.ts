@@ -5,7 +5,7 @@ import { applyPatch, type Job, type MissingCode, type PictureFacts, type PiecePl
 import type { Pace } from './pace';
 import { planPiece, planningPiece } from './plan-piece';
 import { runSteps, type RunStep } from './run-steps';
-import { missingAt } from './standing';
+import { missingAt } from './station-states';
 
 /**
  * A piece as the schedule takes it: with the best method where none is chosen yet, and what it can't be planned

@@ -1,5 +1,5 @@
 import fc from '@/testing/properties';
-import { Hands, PlaceUse } from './bookings';
+import { HandsCalendar, PlaceUse } from './bookings';
 import type { FreeWindow } from './instance';
 
 // Each is held to a plain twin that looks at every minute.
@@ -24,7 +24,7 @@ const fitsAt = (windows: readonly FreeWindow[], booked: readonly Span[], start: 
   booked.every(([from, length]) => start + minutes <= from || start >= from + length);
 /** Books only what fits, as the plan does. */
 function bookedIn(windows: readonly FreeWindow[], wanted: readonly Span[], grid: number) {
-  const hands = new Hands(windows, grid);
+  const hands = new HandsCalendar(windows, grid);
   const booked: Span[] = [];
   for (const [from, minutes] of wanted) {
     if (!fitsAt(windows, booked, from, minutes)) continue;
@@ -76,7 +76,7 @@ describe('a pair of hands', () => {
     fc.assert(
       fc.property(windowsOf, spans, fc.integer({ min: 1, max: 30 }), (windows, wanted, minutes) => {
         const { hands, booked } = bookedIn(windows, wanted, 1);
-        const fresh = new Hands(windows, 1);
+        const fresh = new HandsCalendar(windows, 1);
         const copy = hands.copy();
         for (const [from, length] of [...booked].reverse()) hands.free(from, length);
         for (let from = 0; from < DAY; from += 3) {
@@ -104,7 +104,7 @@ describe('a pair of hands', () => {
   });
 
   it('without a free stretch never begins', () => {
-    const none = new Hands([], 5);
+    const none = new HandsCalendar([], 5);
     expect([none.earliest(0, 1), none.latest(1e6, 1)]).toEqual([Infinity, -Infinity]);
     expect(none.stretchEnd(12)).toBe(12);
   });

@@ -39,7 +39,7 @@ class Intervals {
 }
 
 /** One pair of hands: free stretches with what is booked in them. */
-export class Hands {
+export class HandsCalendar {
   private readonly booked: Intervals;
   /** Minutes left in each free stretch: one that is nearly full is passed over unseen. */
   private readonly left: Float64Array;
@@ -47,13 +47,13 @@ export class Hands {
   constructor(
     private readonly windows: readonly FreeWindow[],
     private readonly grid: number,
-    from?: Hands,
+    from?: HandsCalendar,
   ) {
     this.booked = from ? from.booked.copy() : new Intervals();
     this.left = from ? from.left.slice() : Float64Array.from(windows, (window) => window.until - window.from);
   }
-  copy(): Hands {
-    return new Hands(this.windows, this.grid, this);
+  copy(): HandsCalendar {
+    return new HandsCalendar(this.windows, this.grid, this);
   }
 
   book(from: number, minutes: number): void {

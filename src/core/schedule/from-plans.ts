@@ -114,7 +114,7 @@ export function buildInstance({
       const key = stepKey(id, step.id);
       const pendingAt = Math.max(now, ...waitsBefore(run, step).map((before) => ripe.get(before.id) ?? 0));
       const hands = able(step.work);
-      const own = step.setUp?.minutes ?? 0;
+      const setUpMinutes = step.setUp?.minutes ?? 0;
       const parts = partsToDo(key, step, partly[key] ?? 0, pins);
       for (const [at, { id: task, part }] of parts.entries()) {
         const last = part.number === part.of;
@@ -124,7 +124,7 @@ export function buildInstance({
         tasks.push({
           id: task,
           piece,
-          minutes: Math.max(1, Math.round((step.handsMinutes - own) * (part.untilShare - part.fromShare))),
+          minutes: Math.max(1, Math.round((step.handsMinutes - setUpMinutes) * (part.untilShare - part.fromShare))),
           setUp: setUpOf(key, step, part, kindOf),
           hands,
           people: step.people === 2 && bitsOf(hands) > 1 ? 2 : 1,

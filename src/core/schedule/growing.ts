@@ -8,7 +8,7 @@ import { gatheredLine, type GatheredLine } from '@/core/cure';
 import { clamp } from '@/core/shared';
 import type { Bench } from './bench';
 import { horizonOf, type Placed, type Task } from './instance';
-import { InTime, laterCost } from './unfolding';
+import { InTime, laterCost } from './partial-schedule';
 
 const workOf = ({ minutes, people }: Task): number => minutes * people;
 

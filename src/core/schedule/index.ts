@@ -16,12 +16,12 @@ export {
 export { batchesOf } from './batches';
 export { benchOf } from './bench';
 export { OWN } from './placing';
-export { outcomeOf, placeByKeys, placeInTime } from './unfolding';
+export { outcomeOf, placeByKeys, placeInTime } from './partial-schedule';
 export { searchSchedule, triesFor } from './search';
-export { asLateAsSafe } from './later';
+export { asLateAsSafe } from './as-late-as-safe';
 export { checkSchedule, type Violation } from './check';
 export { finishesIf, repairSchedule, type Repaired } from './repair';
 export { SHELF, buildInstance, stepOfPart, type BuildInput, type Built } from './from-plans';
 export { footprintOf, shelfRoom, type Shelf } from './footprint';
-export { spareSteps } from './spare';
+export { spareSteps } from './spare-minutes';
 export { remedyVariants, stepsOf, type JobInPlan, type LateRemedy } from './remedies';

@@ -4,7 +4,7 @@
  * the one that follows it.
  */
 import type { Bench } from './bench';
-import { Hands, PlaceUse } from './bookings';
+import { HandsCalendar, PlaceUse } from './bookings';
 import {
   READY_MINUTES,
   endOf,
@@ -39,7 +39,7 @@ export class Placing {
   /** When each placed step's hands end, and when its wait is over. */
   private readonly ends: Float64Array;
   private readonly ripe: Float64Array;
-  private readonly hands: Hands[];
+  private readonly hands: HandsCalendar[];
   private readonly use: Record<PlaceId, PlaceUse>;
   /** Placed steps of each kind of set-up, as they came. */
   private readonly standing = new Map<number, number[]>();
@@ -66,7 +66,7 @@ export class Placing {
     this.placed = nothingPlaced(instance.tasks.length);
     this.ends = bench.unplaced.slice();
     this.ripe = bench.unplaced.slice();
-    this.hands = instance.hands.map((windows) => new Hands(windows, instance.gridMinutes));
+    this.hands = instance.hands.map((windows) => new HandsCalendar(windows, instance.gridMinutes));
     this.use = {
       bench: new PlaceUse(instance.places.bench),
       rack: new PlaceUse(instance.places.rack),

@@ -7,7 +7,7 @@
 import { endOf, handsMinutesOf, type Instance, type Placed } from './instance';
 import { benchOf, type Bench } from './bench';
 import { withPinned, type Placing, type Spot } from './placing';
-import { outcomeOf } from './unfolding';
+import { outcomeOf } from './partial-schedule';
 import { searchOn, type SearchLimits } from './search';
 
 export interface Repaired {

@@ -10,14 +10,14 @@ import { handsMinutesOf, nothingPlaced, type Instance, type Outcome, type Placed
 import { batchesOf } from './batches';
 import { benchOf, type Bench } from './bench';
 import { grownOrder } from './growing';
-import { outcomeOf, placeByKeys, placeInTime } from './unfolding';
+import { outcomeOf, placeByKeys, placeInTime } from './partial-schedule';
 
 export interface SearchLimits {
   tries: number;
   seed: number;
 }
 
-export interface Found {
+export interface SearchResult {
   placed: Placed;
   cost: number;
   tries: number;
@@ -58,13 +58,13 @@ const MOST_DRAWN = 200;
 const SHORTEST_ROUND = 120;
 const ROUND_PER_STEP = 10;
 
-export function searchSchedule(instance: Instance, limits: SearchLimits): Found {
+export function searchSchedule(instance: Instance, limits: SearchLimits): SearchResult {
   const bench = benchOf(instance);
   return searchOn(bench, limits);
 }
 
 /** Rules first, then changes: what follows begins from the best so far, so that looking longer never costs more. */
-export function searchOn(bench: Bench, limits: SearchLimits): Found {
+export function searchOn(bench: Bench, limits: SearchLimits): SearchResult {
   const ruled = longestWaitFirst(bench, byRules(bench));
   if (limits.tries < 1 || bench.instance.tasks.filter((task) => task.pinnedAt === null).length < 2) return ruled;
   const found = annealed(bench, ruled, limits);
@@ -72,7 +72,7 @@ export function searchOn(bench: Bench, limits: SearchLimits): Found {
 }
 
 /** Within a batch what waits longest after it comes first, where that costs nothing. */
-function longestWaitFirst(bench: Bench, found: Found): Found {
+function longestWaitFirst(bench: Bench, found: SearchResult): SearchResult {
   const keys = ranksOf(found.placed.starts);
   const tails = tailsOf(bench);
   for (const batch of batchesOf(bench.instance, found.placed)) {
@@ -87,8 +87,8 @@ function longestWaitFirst(bench: Bench, found: Found): Found {
   return cost <= found.cost ? { ...found, placed, cost } : found;
 }
 
-function byRules(bench: Bench): Found {
-  let best: Found = { placed: nothingPlaced(bench.instance.tasks.length), cost: Infinity, tries: 0 };
+function byRules(bench: Bench): SearchResult {
+  let best: SearchResult = { placed: nothingPlaced(bench.instance.tasks.length), cost: Infinity, tries: 0 };
   const ways: readonly Way[] = [placeByKeys, placeInTime];
   for (const keys of [...RULES.map((rule) => rule(bench)), ...pieceOrders(bench)])
     for (const way of ways) {
@@ -106,7 +106,7 @@ class Trials {
   tried = 0;
   constructor(
     readonly bench: Bench,
-    public best: Found,
+    public best: SearchResult,
   ) {}
 
   hold(keys: Float64Array, most: number, way: Way = placeByKeys): { placed: Placed; outcome: Outcome } | null {
@@ -130,7 +130,7 @@ class Trials {
   }
 }
 
-function annealed(bench: Bench, from: Found, { tries, seed }: SearchLimits): Found {
+function annealed(bench: Bench, from: SearchResult, { tries, seed }: SearchLimits): SearchResult {
   const chance = seededChance(seed);
   const { tasks, pieces } = bench.instance;
   const trials = new Trials(bench, from);

@@ -1,6 +1,6 @@
 import { coatAmount, layingSteps, openMinutes, spreadMinutes } from '@/core/coat';
 import {
-  handsMinutes,
+  labourMinutes,
   nominalFilmUm,
   recipeStepOf,
   type BinderRecord,
@@ -88,7 +88,7 @@ function steps(job: Job, plan: PiecePlan): StationStep[] {
           {
             step: { kind: 'bed' },
             title: { code: 'bed' },
-            minutes: handsMinutes(bedStep.hands, laying.coat.bed?.areaMm2 ?? print.areaMm2),
+            minutes: labourMinutes(bedStep.labour, laying.coat.bed?.areaMm2 ?? print.areaMm2),
             wait: clockWait(bedHours(binder, room, ground)),
             labour,
           },
@@ -99,7 +99,7 @@ function steps(job: Job, plan: PiecePlan): StationStep[] {
     {
       step: { kind: 'lay' },
       title: { code: 'lay', school: school.id },
-      minutes: handsMinutes(recipe.hands, print.areaMm2, pagesOf(plan)),
+      minutes: labourMinutes(recipe.labour, print.areaMm2, pagesOf(plan)),
       wait: cureStepWait(wait, recipe.wait.kind),
       labour: { ...labour, takesTwo: isHeavy(blank) || (chosen?.conditions.includes('two-people') ?? false) },
       attended: wait.rule === 'oven',

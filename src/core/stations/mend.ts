@@ -1,4 +1,4 @@
-import { baseCoatById, hands, handsMinutes } from '@/core/craft';
+import { baseCoatById, labourRate, labourMinutes } from '@/core/craft';
 import { plainWait } from '@/core/cure';
 import { applicableRepairs, type Repair } from '@/core/mend';
 import type { PiecePlan } from './answers';
@@ -14,7 +14,7 @@ const TRACE_MINUTES = 30;
 const TRACE_DRY_HOURS = 1;
 const PAINT_DRY_HOURS = 0.75;
 /** For all of it; each part takes its share. */
-const MENDING = hands(5, 0.5);
+const MENDING = labourRate(5, 0.5);
 const SHARES: Readonly<Record<MendPart, number>> = { sand: 0.4, repaint: 0.4, finish: 0.2 };
 /** A print that covers this share of the blank has no outline of its own. */
 const FILLS_BLANK_SHARE = 0.995;
@@ -108,7 +108,7 @@ const isUsual = (part: MendPart, repairs: readonly Repair[]): boolean => {
 function steps(job: Job, { mend: { repairs }, surface: { print }, lay: { room } }: PiecePlan): StationStep[] {
   const parts = MEND_PARTS.filter((part) => isUsual(part, repairs));
   const shares = parts.reduce((total, part) => total + SHARES[part], 0);
-  const minutes = handsMinutes(MENDING, print?.reachedMm2 ?? 0);
+  const minutes = labourMinutes(MENDING, print?.reachedMm2 ?? 0);
   const has = (id: Repair['id']) => repairs.some((repair) => repair.id === id);
   const paintDries = (hours: number) => clockWait(plainWait('open', hours, room).likelyHours);
   const mending = (part: MendPart): StationStep[] =>

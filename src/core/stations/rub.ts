@@ -1,6 +1,6 @@
 import {
   baseCoatById,
-  handsMinutes,
+  labourMinutes,
   printById,
   recipeStepOf,
   schoolById,
@@ -195,7 +195,7 @@ function steps(_: Job, plan: PiecePlan): StationStep[] {
     rub: { rubbing, map },
   } = plan;
   if (!school || !laying || !wait || !print) return [];
-  return recipeHere(plan).flatMap(({ step, hands, wait: after }): StationStep[] => {
+  return recipeHere(plan).flatMap(({ step, labour, wait: after }): StationStep[] => {
     if (step === 'passes')
       return (rubbing?.passes ?? []).map(({ number, minutes, dampenMinutes, dryMinutes }) => ({
         step: { kind: 'pass', number },
@@ -210,7 +210,7 @@ function steps(_: Job, plan: PiecePlan): StationStep[] {
       {
         step: { kind },
         title: kind === 'stick' ? { code: 'stick' } : { code: 'remove', school: school.id },
-        minutes: handsMinutes(hands, print.reachedMm2, pagesOf(plan)),
+        minutes: labourMinutes(labour, print.reachedMm2, pagesOf(plan)),
         wait: openWait(after, room) ?? clockWait(0),
         labour: { work: 'rub', setUp: null },
         holdsBack: true,

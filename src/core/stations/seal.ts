@@ -1,4 +1,4 @@
-import { hands, handsMinutes, sealerById, type CautionId } from '@/core/craft';
+import { labourRate, labourMinutes, sealerById, type CautionId } from '@/core/craft';
 import { defaultSealer, sealClock, sealPlan, sealerAsBought, sealerChoices } from '@/core/seal';
 import { airOf } from './air';
 import type { PiecePlan } from './answers';
@@ -8,7 +8,7 @@ import { lacksBlank } from './lacking';
 import { isRubbed, passDryAt } from './rub';
 import { clockWait, need, never, nextStep, type Station, type StationStep } from './station';
 
-const COATING = hands(5, 0.5);
+const COATING = labourRate(5, 0.5);
 /** What gloss clears takes two coats of it. */
 const CLEARING_COATS = 2;
 
@@ -21,7 +21,7 @@ export const isSealed = (job: Job, plan: PiecePlan): boolean => {
   return sealing !== null && sealing.coats > 0 && choice.coatsAt.length >= sealing.coats;
 };
 
-const coatMinutes = ({ surface: { faceMm2 } }: Pick<PiecePlan, 'surface'>): number => handsMinutes(COATING, faceMm2);
+const coatMinutes = ({ surface: { faceMm2 } }: Pick<PiecePlan, 'surface'>): number => labourMinutes(COATING, faceMm2);
 
 export const seal: Station<'seal', 'surface' | 'method' | 'lay'> = {
   id: 'seal',

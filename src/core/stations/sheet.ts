@@ -5,13 +5,13 @@ import { likeSections, setUpOf } from './labour';
 import { lacksBlank, lacksPicture, lacksRoom } from './lacking';
 import { clockWait, isLaid, loggedAt, need, nextStep, type Station, type StationStep } from './station';
 import { stepText } from './step';
-import { hands, handsMinutes, printById } from '@/core/craft';
+import { labourRate, labourMinutes, printById } from '@/core/craft';
 
-const PRINTING = hands(3, 0, 1);
+const PRINTING = labourRate(3, 0, 1);
 /** Four sides of each page. */
-const TRIMMING = hands(2, 0, 2);
+const TRIMMING = labourRate(2, 0, 2);
 const FIRST_PAGE_MINUTES = 1 + 2;
-const HEAT_SETTING = hands(5, 0);
+const HEAT_SETTING = labourRate(5, 0);
 
 export const sheet: Station<'sheet', 'surface'> = {
   id: 'sheet',
@@ -66,7 +66,7 @@ export const pagesOf = ({ sheet: { pack } }: Pick<PiecePlan, 'sheet'>): number =
   pack?.ok ? pack.value.pages.length : 1;
 
 const printMinutes = (plan: Pick<PiecePlan, 'sheet'>): number =>
-  FIRST_PAGE_MINUTES + handsMinutes(PRINTING, 0, pagesOf(plan)) + handsMinutes(TRIMMING, 0, pagesOf(plan));
+  FIRST_PAGE_MINUTES + labourMinutes(PRINTING, 0, pagesOf(plan)) + labourMinutes(TRIMMING, 0, pagesOf(plan));
 
 /** Printing and trimming; ink that is set with heat goes into the oven after it, attended. */
 function steps(job: Job, plan: PiecePlan): StationStep[] {
@@ -93,7 +93,7 @@ function steps(job: Job, plan: PiecePlan): StationStep[] {
     {
       step: { kind: 'heat-set' },
       title: { code: 'heat-set', temperatureC },
-      minutes: handsMinutes(HEAT_SETTING, 0),
+      minutes: labourMinutes(HEAT_SETTING, 0),
       wait: { ...clockWait((minutes + coolMinutes) / 60, 'heat'), place: 'oven' },
       labour: { work: 'oven', setUp: { kind: `oven ${temperatureC}`, minutes: 0 }, heatC: temperatureC },
       beside: true,

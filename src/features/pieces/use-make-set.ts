@@ -4,7 +4,7 @@ import { useCallback } from 'react';
 import { newId, useNotice, useReport } from '@/features/shell';
 import { setPath } from '@/features/shell/places';
 import { useUndoSteps, type UndoMark } from '@/features/shell/use-undo-steps';
-import { withPlanOf, type Piece } from '@/records';
+import { withChoicesOf, type Piece } from '@/records';
 import { database, savePiece } from '@/storage';
 import { useClock } from '@/ui';
 import { counted } from '@/words';
@@ -24,7 +24,7 @@ export function useMakeSet(): (pieces: readonly Piece[]) => Promise<void> {
       const set = { id: newId(), name: first.name };
       const done: UndoMark[] = [];
       for (const [at, piece] of pieces.entries()) {
-        const mine = { ...(at === 0 ? piece : withPlanOf(first, piece)), set: { ...set, at } };
+        const mine = { ...(at === 0 ? piece : withChoicesOf(first, piece)), set: { ...set, at } };
         const saved = await savePiece(database(), { base: piece, mine, label: say`one of a set`, now: clock() });
         // Half a set is none: what was made of it is taken back.
         if (!report(saved) || !saved.ok) return undo(done.reverse());

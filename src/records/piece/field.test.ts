@@ -1,7 +1,7 @@
 import type { JobPatch } from '@/core/stations';
 import { NOW } from '@/testing/builders';
 import { FULL_PIECE } from '@/testing/full-piece';
-import { changedBy, checkPiece, newPiece, pieceLike, withPlanOf, type Piece } from '../index';
+import { changedBy, checkPiece, newPiece, pieceLike, withChoicesOf, type Piece } from '../index';
 import { figure, list, recordId } from '../fields';
 import { chosen, namesOf, type Fields } from './field';
 import { HEAD, SECTION_FIELDS, type SectionId } from './piece';
@@ -32,11 +32,11 @@ describe.each(FIELDS.map((field) => [field.path, field] as const))('%s', (path, 
   });
   it('in a set it is given to one that is not so far, or stays each one’s own', () => {
     const mine = { ...fresh, picture: { ...fresh.picture, pictureId: FULL_PIECE.picture.pictureId } };
-    expect(valueAt(withPlanOf(FULL_PIECE, mine), field)).toEqual(
+    expect(valueAt(withChoicesOf(FULL_PIECE, mine), field)).toEqual(
       field.nature === 'chosen' ? full : valueAt(mine, field),
     );
     const other = { ...fresh, picture: { ...fresh.picture, pictureId: 'another picture' } };
-    expect(valueAt(withPlanOf(FULL_PIECE, other), field)).toEqual(
+    expect(valueAt(withChoicesOf(FULL_PIECE, other), field)).toEqual(
       field.nature === 'chosen' && !field.samePictureOnly ? full : valueAt(other, field),
     );
   });
@@ -56,7 +56,7 @@ describe.each(FIELDS.map((field) => [field.path, field] as const))('%s', (path, 
 });
 
 it('what lies in no section: only the date is chosen', () => {
-  const like = withPlanOf(FULL_PIECE, fresh);
+  const like = withChoicesOf(FULL_PIECE, fresh);
   for (const name of namesOf(HEAD))
     expect([name, like[name]]).toEqual([name, name === 'dueOn' ? FULL_PIECE[name] : fresh[name]]);
 });

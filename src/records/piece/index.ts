@@ -5,4 +5,4 @@ export { MOST_LAYERS } from './picture';
 export { MOST_PICTURES, picturesOf, withPictures } from './pictures';
 export { MOST_READINGS } from './rub';
 export { pieceSchema, PIECE_VERSION, checkPiece, newPiece, pieceInTime, readPiece, type Piece } from './piece';
-export { nameLike, numberedName, ownLetteringOf, pieceLike, withOwnLettering, withPlanOf } from './like';
+export { nameLike, numberedName, ownLetteringOf, pieceLike, withOwnLettering, withChoicesOf } from './like';

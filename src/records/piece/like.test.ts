@@ -1,7 +1,7 @@
 import { planPiece, runSteps } from '@/core/plan';
 import { demoPieces } from '@/demo/scenario';
 import { NOW, PICTURE } from '@/testing/builders';
-import { checkPiece, nameLike, pieceLike, withPlanOf, type Piece } from '../index';
+import { checkPiece, nameLike, pieceLike, withChoicesOf, type Piece } from '../index';
 
 describe('another like it', () => {
   const another = { id: 'another', name: 'Another', now: NOW, withoutPicture: false };
@@ -70,7 +70,7 @@ describe('one plan for a set', () => {
       rub: { ...ada.rub, passes: 3 },
       picture: { ...ada.picture, layers: ada.picture.layers.map((layer) => ({ ...layer, xMm: 30 })) },
     };
-    const after = withPlanOf(planned, done);
+    const after = withChoicesOf(planned, done);
     expect(after).toMatchObject({
       id: 'Ben',
       name: 'Ben',
@@ -82,7 +82,7 @@ describe('one plan for a set', () => {
       keep: { rating: 3, notes: 'crooked' },
       picture: { layers: [{ text: 'Ben', xMm: 30 }] },
     });
-    expect(withPlanOf(planned, after)).toEqual(after);
+    expect(withChoicesOf(planned, after)).toEqual(after);
   });
 
   it('what is done stays as it was done', () => {
@@ -96,22 +96,22 @@ describe('one plan for a set', () => {
       seal: { ...ada.seal, coats: 6 },
     };
     const printed: Piece = { ...ben, sheet: { ...ben.sheet, printedAt: NOW } };
-    expect(withPlanOf(planned, printed)).toMatchObject({ sheet: printed.sheet, lay: { filmUm: 140 } });
+    expect(withChoicesOf(planned, printed)).toMatchObject({ sheet: printed.sheet, lay: { filmUm: 140 } });
     const laid: Piece = { ...printed, lay: { ...printed.lay, laidAt: NOW } };
-    expect(withPlanOf(planned, laid)).toMatchObject({ method: laid.method, lay: laid.lay, rub: { passes: 5 } });
+    expect(withChoicesOf(planned, laid)).toMatchObject({ method: laid.method, lay: laid.lay, rub: { passes: 5 } });
     const sealed: Piece = {
       ...laid,
       rub: { ...laid.rub, finishedAt: NOW },
       seal: { ...laid.seal, coatsAt: [NOW] },
     };
-    expect(withPlanOf(planned, sealed)).toMatchObject({ rub: sealed.rub, seal: sealed.seal });
+    expect(withChoicesOf(planned, sealed)).toMatchObject({ rub: sealed.rub, seal: sealed.seal });
   });
 
   it('another picture keeps its own crop and outline; the same one is cropped for all', () => {
     const crop = { x: 0.1, y: 0.2, width: 0.5, height: 0.5 };
     const ada = { ...part('Ada'), picture: { ...part('Ada').picture, crop } };
-    expect(withPlanOf(ada, part('Ben')).picture.crop).toEqual(crop);
+    expect(withChoicesOf(ada, part('Ben')).picture.crop).toEqual(crop);
     const other = { ...part('Cleo'), picture: { ...part('Cleo').picture, pictureId: 'another' } };
-    expect(withPlanOf(ada, other).picture).toMatchObject({ pictureId: 'another', crop: other.picture.crop });
+    expect(withChoicesOf(ada, other).picture).toMatchObject({ pictureId: 'another', crop: other.picture.crop });
   });
 });

@@ -15,7 +15,7 @@ interface Another {
 export function pieceLike(piece: Piece, { id, name, now, withoutPicture }: Another): Piece {
   const fresh = newPiece(id, name, now);
   const { pictureId, ratio, layers } = piece.picture;
-  const like = withPlanOf(piece, withoutPicture ? fresh : { ...fresh, picture: { ...fresh.picture, pictureId } });
+  const like = withChoicesOf(piece, withoutPicture ? fresh : { ...fresh, picture: { ...fresh.picture, pictureId } });
   if (!withoutPicture) return like;
   const lettering = layers.filter(({ kind }) => kind === 'text');
   return { ...like, picture: { ...fresh.picture, ratio, layers: lettering } };
@@ -39,18 +39,18 @@ export const withOwnLettering = (piece: Piece, text: string | null): Piece => {
  * lettering, the board it is made on, whatever was done, seen and noted; and how what is done already was done: the
  * sheet it was printed from, the method it was laid by, the passes and coats it has.
  */
-export function withPlanOf(piece: Piece, own: Piece): Piece {
-  const isSamePicture = own.picture.pictureId === piece.picture.pictureId;
+export function withChoicesOf(pattern: Piece, piece: Piece): Piece {
+  const isSamePicture = piece.picture.pictureId === pattern.picture.pictureId;
   const follows = <S extends object>(fields: Fields<S>, theirs: S, mine: S): S =>
     valuesOf(fields, (name, { nature, samePictureOnly }) =>
       nature === 'chosen' && (isSamePicture || !samePictureOnly) ? theirs[name] : mine[name],
     );
   const sections = sectionsOf((id, fields) => {
-    if (IS_SETTLED[id](own)) return own[id];
-    const [theirs, mine]: Values[] = [{ ...piece[id] }, { ...own[id] }];
+    if (IS_SETTLED[id](piece)) return piece[id];
+    const [theirs, mine]: Values[] = [{ ...pattern[id] }, { ...piece[id] }];
     return withVoided(fields, mine!, follows(fields, theirs!, mine!), []);
   });
-  return withOwnLettering({ ...follows(HEAD, piece, own), ...sections }, ownLetteringOf(own));
+  return withOwnLettering({ ...follows(HEAD, pattern, piece), ...sections }, ownLetteringOf(piece));
 }
 
 const laid = ({ lay }: Piece) => lay.laidAt !== null;

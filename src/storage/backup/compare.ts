@@ -2,7 +2,7 @@ import { equalData } from '@/core/shared';
 import {
   readPiece,
   readSettings,
-  withPlanOf,
+  withChoicesOf,
   type Agenda,
   type Piece,
   type RecordKind,
@@ -91,7 +91,7 @@ const ownOf =
   (here: Piece) =>
   (state: Piece): Piece =>
     here.set !== null && state.set?.id === here.set.id
-      ? { ...withPlanOf(here, state), set: { ...state.set, name: here.set.name } }
+      ? { ...withChoicesOf(here, state), set: { ...state.set, name: here.set.name } }
       : state;
 
 const statesOf = (history: readonly HistoryEntry[]) => history.flatMap(({ before, after }) => [before, after]);

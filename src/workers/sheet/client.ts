@@ -6,30 +6,30 @@ import type { Band, PageRaster, SheetCode, SheetOrder, SheetSpent, SheetWorker }
 import { WORKER_SPEAKS } from '@/words/language';
 
 /** One of those that share the work on a sheet. */
-type Hand = WorkerLife<SheetWorker>;
+type SheetThread = WorkerLife<SheetWorker>;
 
-const create = (): Hand =>
+const create = (): SheetThread =>
   new WorkerLife<SheetWorker>(() => new Worker(new URL('./sheet.worker.ts', import.meta.url), WORKER_SPEAKS));
 const failed = (reason: string) => fail('sheet-failed', reason);
 
-/** Hands that did a sheet to its end, kept a while for the next one, with nothing open in them. */
-const resting = new Map<Hand, ReturnType<typeof setTimeout>>();
+/** Threads that did a sheet to its end, kept a while for the next one, with nothing open in them. */
+const resting = new Map<SheetThread, ReturnType<typeof setTimeout>>();
 const REST_MS = 30_000;
 
-function take(): Hand {
+function takeThread(): SheetThread {
   const [rested] = resting.keys();
   if (!rested) return create();
   clearTimeout(resting.get(rested));
   resting.delete(rested);
-  return rested.isAlive ? rested : take();
+  return rested.isAlive ? rested : takeThread();
 }
 
-function lay(hand: Hand): void {
+function putToRest(thread: SheetThread): void {
   resting.set(
-    hand,
+    thread,
     setTimeout(() => {
-      resting.delete(hand);
-      hand.end();
+      resting.delete(thread);
+      thread.end();
     }, REST_MS),
   );
 }
@@ -65,14 +65,14 @@ function bandsOf({ pack }: SheetOrder): Band[] {
 
 /** Workers with a sheet open in them. Stopping it ends them at once; those that came to the end rest. */
 class Crew {
-  private readonly hired: Hand[] = [];
+  private readonly hired: SheetThread[] = [];
   /** Those that have the sheet open. */
-  private readonly open: Hand[] = [];
+  private readonly open: SheetThread[] = [];
   private isOver = false;
 
   /** The first worker decodes, while the others start; they share its frames, where there are some. */
   async take(order: SheetOrder, wanted: number): Promise<Result<void, SheetCode>> {
-    const [leader, ...others] = Array.from({ length: wanted }, () => take());
+    const [leader, ...others] = Array.from({ length: wanted }, () => takeThread());
     this.hired.push(leader!, ...others);
     others.forEach((other) => other.warm());
     const opened = await this.ask(leader!, (job) => job.open(order, null));
@@ -104,10 +104,10 @@ class Crew {
     const waiting = [...tasks];
     let failure: Result<void, SheetCode> = ok(undefined);
     await Promise.all(
-      this.open.map(async (hand) => {
+      this.open.map(async (thread) => {
         for (let task = waiting.shift(); task !== undefined && failure.ok; task = waiting.shift()) {
           const next = task;
-          const done = await this.ask(hand, (job) => run(job, next));
+          const done = await this.ask(thread, (job) => run(job, next));
           if (!done.ok) failure = done;
         }
       }),
@@ -118,15 +118,15 @@ class Crew {
   /** Closes what is open in them. A worker that fails at it is ended. */
   async rest(): Promise<(SheetSpent | null)[]> {
     return Promise.all(
-      this.hired.splice(0).map(async (hand) => {
-        const closed = hand.isAlive
-          ? await hand.ask<SheetSpent | null>(
+      this.hired.splice(0).map(async (thread) => {
+        const closed = thread.isAlive
+          ? await thread.ask<SheetSpent | null>(
               (job) => job.close(),
               () => null,
             ).done
           : null;
-        if (closed) lay(hand);
-        else hand.end();
+        if (closed) putToRest(thread);
+        else thread.end();
         return closed;
       }),
     );
@@ -134,16 +134,16 @@ class Crew {
 
   end(): void {
     this.isOver = true;
-    for (const hand of this.hired.splice(0)) hand.end();
+    for (const thread of this.hired.splice(0)) thread.end();
   }
 
   /** Nothing more once it is over: a worker that was ended would be started anew. */
   private async ask<T>(
-    hand: Hand,
+    thread: SheetThread,
     run: (job: Remote<SheetWorker>) => Promise<Result<T, SheetCode>>,
   ): Promise<Result<T, SheetCode>> {
     if (this.isOver) return CANCELLED;
-    return (await hand.ask<Result<T, SheetCode>>(run, failed).done) ?? CANCELLED;
+    return (await thread.ask<Result<T, SheetCode>>(run, failed).done) ?? CANCELLED;
   }
 }
 

@@ -16,9 +16,9 @@ import { hasWindow, type SchoolFacts } from './school';
 export type { Removal, SignOfTime } from './school';
 export { hasWindow, recipeStepOf } from './school';
 export {
-  hands,
-  handsMinutes,
-  type Hands,
+  labourRate,
+  labourMinutes,
+  type LabourRate,
   type HandStep,
   type RecipeStep,
   type RecipeWait,

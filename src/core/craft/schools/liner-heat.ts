@@ -1,16 +1,16 @@
-import { hands, recipeStep } from './recipe';
+import { labourRate, recipeStep } from './recipe';
 import { NO_WAIT, school } from './school';
 
 export const linerHeat = school({
   id: 'liner-heat',
   recipe: [
     recipeStep('lay', {
-      hands: hands(5, 2, 3),
+      labour: labourRate(5, 2, 3),
       wait: { kind: 'cool', minutes: 15 },
       does: ['tape-liner-down', 'iron-low', 'burnish-warm'],
       cautions: ['heat-set'],
     }),
-    recipeStep('remove', { hands: hands(2, 0.5, 1), does: ['cool-and-lift'] }),
+    recipeStep('remove', { labour: labourRate(2, 0.5, 1), does: ['cool-and-lift'] }),
   ],
   removal: 'lift',
   overrides: { ...NO_WAIT, skill: 2, tonerKept: 0.93 },

@@ -1,11 +1,11 @@
-import { COAT_AND_LAY, hands, recipeStep } from './recipe';
+import { COAT_AND_LAY, labourRate, recipeStep } from './recipe';
 import { school } from './school';
 
 export const linerPeel = school({
   id: 'liner-peel',
   recipe: [
     COAT_AND_LAY,
-    recipeStep('remove', { hands: hands(3, 0.5, 1), does: ['try-liner-corner', 'draw-liner-off'] }),
+    recipeStep('remove', { labour: labourRate(3, 0.5, 1), does: ['try-liner-corner', 'draw-liner-off'] }),
   ],
   removal: 'lift',
   overrides: {

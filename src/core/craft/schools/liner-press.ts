@@ -1,12 +1,12 @@
-import { hands, recipeStep } from './recipe';
+import { labourRate, recipeStep } from './recipe';
 import { NO_WAIT, school } from './school';
 
 export const linerPress = school({
   id: 'liner-press',
   recipe: [
-    recipeStep('lay', { hands: hands(4, 0.3, 2), does: ['mark-corners', 'lay-wet-liner', 'card-over-back'] }),
+    recipeStep('lay', { labour: labourRate(4, 0.3, 2), does: ['mark-corners', 'lay-wet-liner', 'card-over-back'] }),
     recipeStep('remove', {
-      hands: hands(1, 0.1, 1),
+      labour: labourRate(1, 0.1, 1),
       wait: { kind: 'dry', what: 'ink', hours: 1 },
       does: ['lift-straight', 'let-ink-dry'],
     }),

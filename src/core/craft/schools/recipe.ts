@@ -5,16 +5,16 @@
  */
 import type { CautionId } from '../cautions';
 
-export interface Hands {
+export interface LabourRate {
   setUp: number;
   perDm2: number;
   perPage: number;
 }
 
-export const hands = (setUp: number, perDm2: number, perPage = 0): Hands => ({ setUp, perDm2, perPage });
+export const labourRate = (setUp: number, perDm2: number, perPage = 0): LabourRate => ({ setUp, perDm2, perPage });
 
 /** Minutes for an area, mm², and a number of pages. */
-export const handsMinutes = ({ setUp, perDm2, perPage }: Hands, areaMm2: number, pages = 1): number =>
+export const labourMinutes = ({ setUp, perDm2, perPage }: LabourRate, areaMm2: number, pages = 1): number =>
   setUp + (perDm2 * areaMm2) / MM2_PER_DM2 + perPage * Math.max(0, pages - 1);
 
 const MM2_PER_DM2 = 10_000;
@@ -44,7 +44,7 @@ export type RecipeStepKind = 'bed' | 'lay' | 'passes' | 'remove' | 'stick';
 
 export interface RecipeStep {
   step: RecipeStepKind;
-  hands: Hands;
+  labour: LabourRate;
   wait: RecipeWait;
   /** One by one what hands do, where it is not the coating and laying or the rubbing that are worked out. */
   does: readonly HandStep[];
@@ -88,7 +88,7 @@ export type HandStep =
 
 export const recipeStep = (step: RecipeStepKind, stated: Partial<Omit<RecipeStep, 'step'>>): RecipeStep => ({
   step,
-  hands: hands(0, 0),
+  labour: labourRate(0, 0),
   wait: { kind: 'none' },
   does: [],
   cautions: [],
@@ -96,6 +96,6 @@ export const recipeStep = (step: RecipeStepKind, stated: Partial<Omit<RecipeStep
 });
 
 /** Coat and lay one print, and three minutes for each page more. */
-export const COAT_AND_LAY = recipeStep('lay', { hands: hands(6, 1.2, 3), wait: { kind: 'dry', what: 'coat' } });
+export const COAT_AND_LAY = recipeStep('lay', { labour: labourRate(6, 1.2, 3), wait: { kind: 'dry', what: 'coat' } });
 /** As many as binder, paper and size ask for; their minutes are worked out with them. */
 export const RUB_IN_PASSES = recipeStep('passes', { wait: { kind: 'dry', what: 'passes' } });

@@ -1,4 +1,4 @@
-import { COAT_AND_LAY, hands, recipeStep } from './recipe';
+import { COAT_AND_LAY, labourRate, recipeStep } from './recipe';
 import { school } from './school';
 
 export const slipPaper = school({
@@ -6,7 +6,7 @@ export const slipPaper = school({
   recipe: [
     COAT_AND_LAY,
     recipeStep('remove', {
-      hands: hands(3, 0.5, 1),
+      labour: labourRate(3, 0.5, 1),
       wait: { kind: 'dry', what: 'face', hours: 1 },
       does: ['wet-back', 'peel-in-one', 'wipe-slip'],
     }),

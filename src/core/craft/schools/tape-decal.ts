@@ -1,22 +1,22 @@
-import { hands, recipeStep } from './recipe';
+import { labourRate, recipeStep } from './recipe';
 import { NO_WAIT, school } from './school';
 
 export const tapeDecal = school({
   id: 'tape-decal',
   recipe: [
     recipeStep('lay', {
-      hands: hands(4, 1.5, 3),
+      labour: labourRate(4, 1.5, 3),
       wait: { kind: 'soak', minutes: 15 },
       does: ['tape-over-print', 'burnish', 'cut-and-soak'],
       cautions: ['knife'],
     }),
     recipeStep('remove', {
-      hands: hands(3, 1.5, 1),
+      labour: labourRate(3, 1.5, 1),
       wait: { kind: 'dry', what: 'tack', hours: 0.75 },
       does: ['peel-wet-paper', 'sponge-paper-off', 'let-tack-return'],
     }),
     recipeStep('stick', {
-      hands: hands(4, 0.5, 2),
+      labour: labourRate(4, 0.5, 2),
       does: ['degrease-again', 'stick-on', 'glue-where-no-tack'],
     }),
   ],

@@ -1,11 +1,11 @@
-import { hands, recipeStep } from './recipe';
+import { labourRate, recipeStep } from './recipe';
 import { NO_WAIT, school } from './school';
 
 export const trace = school({
   id: 'trace',
   recipe: [
     recipeStep('lay', {
-      hands: hands(10, 5, 3),
+      labour: labourRate(10, 5, 3),
       wait: { kind: 'dry', what: 'paint', hours: 1 },
       does: ['graphite-and-tape', 'trace-outlines', 'fill-and-dry'],
     }),

@@ -2,11 +2,11 @@ import {
   baseCoatById,
   finishById,
   groundOf,
-  hands,
-  handsMinutes,
+  labourRate,
+  labourMinutes,
   type BaseCoatId,
   type CautionId,
-  type Hands,
+  type LabourRate,
   type SurfaceRecord,
   type ToolId,
 } from '@/core/craft';
@@ -52,25 +52,25 @@ const CAUTIONS: Readonly<Partial<Record<PrepCode, readonly CautionId[]>>> = {
   'light-sand': ['sanding-dust'],
 };
 
-const SAND = hands(3, 1.2);
-const WIPE = hands(2, 0.2);
-const PAINT = hands(5, 0.6);
+const SAND = labourRate(3, 1.2);
+const WIPE = labourRate(2, 0.2);
+const PAINT = labourRate(5, 0.6);
 /** Minutes of hands. Source: bench practice. */
-const HANDS: Readonly<Record<PrepCode, Hands>> = {
-  'lead-test': hands(10, 0),
-  strip: hands(15, 2.5),
+const HANDS: Readonly<Record<PrepCode, LabourRate>> = {
+  'lead-test': labourRate(10, 0),
+  strip: labourRate(15, 2.5),
   scuff: SAND,
   sand: SAND,
   // One grit, one way.
-  'light-sand': hands(2, 0.5),
+  'light-sand': labourRate(2, 0.5),
   derust: SAND,
   degrease: WIPE,
   dust: WIPE,
   'dust-again': WIPE,
-  'wash-dry': hands(3, 0.4),
-  prewash: hands(10, 0.2),
-  'lay-flat': hands(3, 0),
-  'seal-edges': hands(5, 0.1),
+  'wash-dry': labourRate(3, 0.4),
+  prewash: labourRate(10, 0.2),
+  'lay-flat': labourRate(3, 0),
+  'seal-edges': labourRate(5, 0.1),
   'under-coat': PAINT,
   'base-coat': PAINT,
   'base-coat-2': PAINT,
@@ -143,7 +143,7 @@ export function preparation(surface: SurfaceRecord, choice: Job['surface'], room
     .map(([code, , hours = 0]) => ({
       code,
       coat: PAINTS.includes(code) ? coat.id : null,
-      minutes: handsMinutes(HANDS[code], faceMm2),
+      minutes: labourMinutes(HANDS[code], faceMm2),
       hours,
       cautions: [...(CAUTIONS[code] ?? []), ...cutting(code, surface)],
       tools: TOOLS[code] ?? [],

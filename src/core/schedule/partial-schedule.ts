@@ -4,7 +4,7 @@ import { LATE_WEIGHT, endOf, horizonOf, readyCost, type Outcome, type Placed } f
 import { withPinned, Placing, type Spot } from './placing';
 
 /** What is placed so far, what may be placed next, and what it costs at the least. */
-class Unfolding {
+class PartialSchedule {
   readonly placing: Placing;
   /** Steps whose predecessors are all placed; pinned ones are taken as they stand. */
   protected readonly open: number[];
@@ -16,7 +16,7 @@ class Unfolding {
   /** @param from what is placed already; what is pinned where it is left out */
   constructor(
     readonly bench: Bench,
-    from?: Unfolding,
+    from?: PartialSchedule,
   ) {
     this.placing = from ? new Placing(bench, from.placing) : withPinned(bench);
     this.open = from ? from.open.slice() : [];
@@ -70,7 +70,7 @@ export function placeByKeys(bench: Bench, keys: ArrayLike<number>, most = Infini
   return new BySteps(bench).unfolded(keys, most);
 }
 
-class BySteps extends Unfolding {
+class BySteps extends PartialSchedule {
   unfolded(keys: ArrayLike<number>, most: number): Placed | null {
     const { placing, open } = this;
     this.begin();
@@ -96,7 +96,7 @@ class BySteps extends Unfolding {
  * the best schedule need not be among these, but a good one is soon found. Half made it can be copied, to go on in
  * another order.
  */
-export class InTime extends Unfolding {
+export class InTime extends PartialSchedule {
   now = 0;
   /** No earlier than this each open step can begin. */
   private readonly from: Float64Array;
