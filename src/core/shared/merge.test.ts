@@ -21,6 +21,27 @@ describe('laying two changes together', () => {
     });
     expect(mergeChanges(BASE, { ...BASE, e: 1 }, { ...BASE, e: 1 }).conflicts).toEqual([]);
   });
+  it('keeps mine there where that is preferred, and theirs elsewhere', () => {
+    expect(mergeChanges(BASE, { ...BASE, a: 2 }, { ...BASE, a: 3, e: 4 }, 'mine')).toEqual({
+      merged: { ...BASE, a: 2, e: 4 },
+      conflicts: ['a'],
+    });
+    expect(mergeChanges(BASE, { ...BASE, a: 2 }, { ...BASE, a: 3 }, 'theirs').merged.a).toBe(3);
+  });
+  it('lays nothing together of what was none, of lists, or of different kinds', () => {
+    type Loose = { at: unknown };
+    const clash = (base: unknown, mine: unknown, theirs: unknown) =>
+      mergeChanges<Loose>({ at: base }, { at: mine }, { at: theirs });
+    for (const [base, mine, theirs] of [
+      [null, { a: 1 }, { b: 2 }],
+      [[1], { a: 1 }, { b: 2 }],
+      [{ a: 1 }, [1], { a: 2 }],
+      [{ a: 1 }, { a: 2 }, [3]],
+      [{ a: 1 }, { a: 2 }, null],
+      [{ a: 1 }, 2, { a: 3 }],
+    ])
+      expect(clash(base, mine, theirs)).toEqual({ merged: { at: theirs }, conflicts: ['at'] });
+  });
   it('is mine where they did nothing, and theirs where I did nothing', () => {
     fc.assert(
       fc.property(
@@ -44,5 +65,23 @@ describe('laying two changes together', () => {
     expect(equalData({ x: [1, { y: 2 }] }, { x: [1, { y: 2 }] })).toBe(true);
     expect(equalData({ x: 1 }, { x: 1, y: undefined })).toBe(false);
     expect(equalData([1], { 0: 1 })).toBe(false);
+  });
+});
+
+describe('data that is equal', () => {
+  it('is of one kind and has the same keys', () => {
+    expect(equalData({ a: [1, { b: null }] }, { a: [1, { b: null }] })).toBe(true);
+    for (const [one, other] of [
+      [null, {}],
+      [{}, null],
+      [[], {}],
+      [{}, []],
+      [1, { a: 1 }],
+      [{ a: 1 }, 1],
+      [{ a: undefined }, { b: undefined }],
+      [{ a: 1 }, { a: 1, b: 2 }],
+      ['1', 1],
+    ])
+      expect(equalData(one, other)).toBe(false);
   });
 });

@@ -52,9 +52,6 @@ export function ChosenStep({
   const { change, pieces, entries } = schedule;
   const { key, piece, step, startAt, ripeAt, pinned } = entry;
   const inPlan = pieces.find(({ planned }) => planned.piece.id === piece.id);
-  const without = (record: Record<string, number>) =>
-    Object.fromEntries(Object.entries(record).filter(([id]) => id !== key));
-  const before = entries.filter((other) => other.piece.id === piece.id && step.after.includes(other.step.id));
   const prints = entries.filter((one) => one.step.step.kind === 'print');
   const pending = pendingOf(entry, pieces, now);
   const done = () => {
@@ -63,7 +60,6 @@ export function ChosenStep({
       ? finish(piece, inPlan.foreseen.job, inPlan.foreseen.plan, step, { minutes: null })
       : finishSitting(entry));
   };
-  const doers = doersOf(entry, schedule.agenda.helpers);
   const broken =
     schedule.answer?.violations.filter(
       ({ task, rule }) => schedule.built.instance.tasks[task]?.id === key && rule !== 'unplaced',
@@ -74,31 +70,14 @@ export function ChosenStep({
       <p>
         <Link href={`/piece/${piece.id}/${step.station}`}>{piece.name}</Link>
       </p>
-      <p data-testid="chosen-when">{sayWith`${(<b>{startAt === null ? say`finds no place` : clockTime(startAt, now)}</b>)}, ${remarks(
-        say`${entry.minutes} min`,
-        step.waitHours > 0 && say`then ${formatDuration(step.waitHours)} of waiting`,
-        entry.sitting && sittingWords(entry.sitting),
-        pinned && say`pinned`,
-      )}${doers ? ` · ${listOf(doers)}` : ''}`}</p>
-      {before.length > 0 && (
-        <Note>{say`After ${listOf(
-          before.map(({ step, ripeAt }) =>
-            ripeAt !== null && step.waitHours > 0
-              ? say`${lowerFirst(stepTitle(step.title))}, ready ${clockTime(ripeAt, now)}`
-              : lowerFirst(stepTitle(step.title)),
-          ),
-        )}.`}</Note>
-      )}
-      {step.wait.maxHours !== null && (
-        <Note>{say`What follows must begin within ${formatDuration(step.wait.maxHours)}.`}</Note>
-      )}
+      <WhenAndWhy schedule={schedule} entry={entry} />
       {broken.length > 0 && <Note>{PIN_WORDS[broken[0]!.rule] ?? NO_PLACE}</Note>}
       <NextRow>
         {pinned ? (
           <Button
             size="small"
             variant="outlined"
-            onClick={() => void change(({ pins }) => ({ pins: without(pins) }))}
+            onClick={() => void change(({ pins }) => ({ pins: without(pins, key) }))}
             data-testid="unpin"
           >{say`Unpin`}</Button>
         ) : (
@@ -128,30 +107,7 @@ export function ChosenStep({
           testId="mark-done"
         />
       )}
-      {startAt !== null && (
-        <Fields>
-          <DateField
-            label={say`On`}
-            value={dayOf(startAt, schedule.timeZone)}
-            from={dayOf(now, schedule.timeZone)}
-            onCommit={(day) => {
-              if (day !== null)
-                void onPin(key, instantOf(day, minuteOfDay(startAt, schedule.timeZone), schedule.timeZone));
-            }}
-            testId="step-day"
-          />
-          <TypedField
-            label={say`Begin at`}
-            value={minuteOfDay(startAt, schedule.timeZone)}
-            parse={parseTimeOfDay}
-            format={(minute) => dated(instantOf(dayOf(startAt, schedule.timeZone), minute, schedule.timeZone), 'HH:mm')}
-            onCommit={(minute) =>
-              minute !== null && onPin(key, instantOf(dayOf(startAt, schedule.timeZone), minute, schedule.timeZone))
-            }
-            testId="step-time"
-          />
-        </Fields>
-      )}
+      {startAt !== null && <TimeFields startAt={startAt} timeZone={schedule.timeZone} onPin={(at) => onPin(key, at)} />}
       {step.step.kind === 'print' && prints.length > 1 && (
         <NextRow>
           <Link
@@ -160,25 +116,100 @@ export function ChosenStep({
           >{say`Print ${prints.length} sheets together`}</Link>
         </NextRow>
       )}
-      <div className={css.later}>
-        <span>{say`Late by`}</span>
-        {LATER.map(({ minutes, name }) => (
-          <button
-            key={minutes}
-            type="button"
-            data-testid={`late-${minutes}`}
-            onClick={() =>
-              void change(({ notBefore, pins }) => ({
-                pins: without(pins),
-                notBefore: { ...notBefore, [key]: Math.max(now, startAt ?? now) + minutes * MS_PER_MINUTE },
-              }))
-            }
-          >
-            {name}
-          </button>
-        ))}
-      </div>
+      <Later schedule={schedule} entry={entry} />
       {ripeAt !== null && step.waitHours > 0 && <Note>{say`Ready for the next at ${clockTime(ripeAt, now)}.`}</Note>}
+    </div>
+  );
+}
+
+const without = (record: Record<string, number>, key: string): Record<string, number> =>
+  Object.fromEntries(Object.entries(record).filter(([id]) => id !== key));
+
+/** When, for how long, by whom, and after what. */
+function WhenAndWhy({ schedule, entry }: { schedule: Schedule; entry: PlanEntry }) {
+  const now = useNow();
+  const { piece, step, startAt, pinned } = entry;
+  const before = schedule.entries.filter((other) => other.piece.id === piece.id && step.after.includes(other.step.id));
+  const doers = doersOf(entry, schedule.agenda.helpers);
+  return (
+    <>
+      <p data-testid="chosen-when">{sayWith`${(<b>{startAt === null ? say`finds no place` : clockTime(startAt, now)}</b>)}, ${remarks(
+        say`${entry.minutes} min`,
+        step.waitHours > 0 && say`then ${formatDuration(step.waitHours)} of waiting`,
+        entry.sitting && sittingWords(entry.sitting),
+        pinned && say`pinned`,
+      )}${doers ? ` · ${listOf(doers)}` : ''}`}</p>
+      {before.length > 0 && (
+        <Note>{say`After ${listOf(
+          before.map(({ step, ripeAt }) =>
+            ripeAt !== null && step.waitHours > 0
+              ? say`${lowerFirst(stepTitle(step.title))}, ready ${clockTime(ripeAt, now)}`
+              : lowerFirst(stepTitle(step.title)),
+          ),
+        )}.`}</Note>
+      )}
+      {step.wait.maxHours !== null && (
+        <Note>{say`What follows must begin within ${formatDuration(step.wait.maxHours)}.`}</Note>
+      )}
+    </>
+  );
+}
+
+/** Another day or time for it, where it is pinned. */
+function TimeFields({
+  startAt,
+  timeZone,
+  onPin,
+}: {
+  startAt: number;
+  timeZone: string;
+  onPin: (at: number) => Promise<boolean>;
+}) {
+  const now = useNow();
+  return (
+    <Fields>
+      <DateField
+        label={say`On`}
+        value={dayOf(startAt, timeZone)}
+        from={dayOf(now, timeZone)}
+        onCommit={(day) => {
+          if (day !== null) void onPin(instantOf(day, minuteOfDay(startAt, timeZone), timeZone));
+        }}
+        testId="step-day"
+      />
+      <TypedField
+        label={say`Begin at`}
+        value={minuteOfDay(startAt, timeZone)}
+        parse={parseTimeOfDay}
+        format={(minute) => dated(instantOf(dayOf(startAt, timeZone), minute, timeZone), 'HH:mm')}
+        onCommit={(minute) => minute !== null && onPin(instantOf(dayOf(startAt, timeZone), minute, timeZone))}
+        testId="step-time"
+      />
+    </Fields>
+  );
+}
+
+/** Puts it off. */
+function Later({ schedule: { change }, entry: { key, startAt } }: { schedule: Schedule; entry: PlanEntry }) {
+  const now = useNow();
+  return (
+    <div className={css.later}>
+      <span>{say`Late by`}</span>
+      {LATER.map(({ minutes, name }) => (
+        <button
+          key={minutes}
+          type="button"
+          data-testid={`late-${minutes}`}
+          onClick={() =>
+            void change(({ notBefore, pins }) => ({
+              pins: without(pins, key),
+              notBefore: { ...notBefore, [key]: Math.max(now, startAt ?? now) + minutes * MS_PER_MINUTE },
+            }))
+          }
+        >
+          {name}
+        </button>
+      ))}
     </div>
   );
 }

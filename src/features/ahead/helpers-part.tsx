@@ -49,55 +49,14 @@ export function HelpersPart({ schedule }: { schedule: Schedule }) {
         <Note>{say`Somebody who helps has evenings of their own, and does what you tick: steps go to whoever can
           begin first, and what takes two waits until both are free.`}</Note>
       )}
-      {agenda.helpers.map(({ id, name: called, weekly, days, can }) => (
-        <section key={id} className={css.helper} aria-label={called} data-testid="helper">
-          <h3>
-            {called}{' '}
-            <TextButton
-              onClick={() => void change(({ helpers }) => ({ helpers: helpers.filter((one) => one.id !== id) }))}
-            >{say`helps no more`}</TextButton>
-          </h3>
-          <div className={css.hours}>
-            {FROM_MONDAY.map((weekday) => (
-              <SpansField
-                key={weekday}
-                label={DAYS[weekday]}
-                spans={weekly[weekday] ?? []}
-                onCommit={(spans) =>
-                  alter(id, ({ weekly: before }) => ({
-                    weekly: before.map((old, index) => (index === weekday ? spans : old)),
-                  }))
-                }
-                testId={`helper-${weekday}`}
-              />
-            ))}
-            <DaysFields
-              days={days}
-              timeZone={timeZone}
-              onChange={(altered) => alter(id, ({ days: before }) => ({ days: altered(before) }))}
-              testId="helper-day"
-            />
-          </div>
-          <div className={css.may} role="group" aria-label={say`${called} may`}>
-            <span>{say`May`}</span>
-            {WORKS.map((work) => (
-              <TickRow
-                key={work}
-                checked={can.includes(work)}
-                onToggle={() =>
-                  void alter(id, ({ can: before }) => ({
-                    can: WORKS.filter((one) => (one === work ? !before.includes(one) : before.includes(one))),
-                  }))
-                }
-              >
-                {WORK_WORDS[work].may}
-              </TickRow>
-            ))}
-          </div>
-          {weekly.every((spans) => spans.length === 0) && Object.keys(days).length === 0 && (
-            <Note>{say`No hours yet: nothing is planned for ${called}.`}</Note>
-          )}
-        </section>
+      {agenda.helpers.map((helper) => (
+        <Helper
+          key={helper.id}
+          helper={helper}
+          timeZone={timeZone}
+          onAlter={(patch) => alter(helper.id, patch)}
+          onRemove={() => void change(({ helpers }) => ({ helpers: helpers.filter((one) => one.id !== helper.id) }))}
+        />
       ))}
       <LineField
         label={say`Name`}
@@ -118,5 +77,66 @@ export function HelpersPart({ schedule }: { schedule: Schedule }) {
         {full && <Note>{say`No more than ${MOST_HANDS} pairs of hands can be planned.`}</Note>}
       </NextRow>
     </Part>
+  );
+}
+
+/** One who helps: hours, days, and what they may do. */
+function Helper({
+  helper: { name: called, weekly, days, can },
+  timeZone,
+  onAlter,
+  onRemove,
+}: {
+  helper: HelperHands;
+  timeZone: string;
+  onAlter: (patch: (helper: HelperHands) => Partial<HelperHands>) => Promise<boolean>;
+  onRemove: () => void;
+}) {
+  return (
+    <section className={css.helper} aria-label={called} data-testid="helper">
+      <h3>
+        {called} <TextButton onClick={onRemove}>{say`helps no more`}</TextButton>
+      </h3>
+      <div className={css.hours}>
+        {FROM_MONDAY.map((weekday) => (
+          <SpansField
+            key={weekday}
+            label={DAYS[weekday]}
+            spans={weekly[weekday] ?? []}
+            onCommit={(spans) =>
+              onAlter(({ weekly: before }) => ({
+                weekly: before.map((old, index) => (index === weekday ? spans : old)),
+              }))
+            }
+            testId={`helper-${weekday}`}
+          />
+        ))}
+        <DaysFields
+          days={days}
+          timeZone={timeZone}
+          onChange={(altered) => onAlter(({ days: before }) => ({ days: altered(before) }))}
+          testId="helper-day"
+        />
+      </div>
+      <div className={css.may} role="group" aria-label={say`${called} may`}>
+        <span>{say`May`}</span>
+        {WORKS.map((work) => (
+          <TickRow
+            key={work}
+            checked={can.includes(work)}
+            onToggle={() =>
+              void onAlter(({ can: before }) => ({
+                can: WORKS.filter((one) => (one === work ? !before.includes(one) : before.includes(one))),
+              }))
+            }
+          >
+            {WORK_WORDS[work].may}
+          </TickRow>
+        ))}
+      </div>
+      {weekly.every((spans) => spans.length === 0) && Object.keys(days).length === 0 && (
+        <Note>{say`No hours yet: nothing is planned for ${called}.`}</Note>
+      )}
+    </section>
   );
 }

@@ -158,16 +158,7 @@ function Cause({ cause, open, of, others, seen }: CauseProps) {
           <span className={css.share}>{Math.round(cause.share * 100)} %</span>
         </summary>
         <p>{why}</p>
-        <ul className={css.lines}>
-          {cause.lines.slice(0, MOST_LINES).map((line, at) => (
-            <li key={at} data-for={line.ratio > 1}>
-              <span className={css.sign}>{line.ratio > 1 ? '+' : '−'}</span>
-              <span>
-                <Line line={line} />
-              </span>
-            </li>
-          ))}
-        </ul>
+        <Lines cause={cause} />
         <h3>{say`Now`}</h3>
         <ul className={css.remedies}>
           {remediesNow(cause.now, of?.plan ?? null).map((remedy) => {
@@ -187,32 +178,7 @@ function Cause({ cause, open, of, others, seen }: CauseProps) {
           })}
         </ul>
         <h3>{say`Next time`}</h3>
-        <ul className={css.remedies}>
-          {cause.next.map((remedy) => (
-            <li key={remedy}>
-              <span>{FAULT_REMEDY_WORDS[remedy]}</span>
-              {others
-                .flatMap((other) => {
-                  const patch = changeNext(remedy, other.piece, other.plan, now);
-                  return patch ? [{ other, patch }] : [];
-                })
-                .slice(0, 2)
-                .map(({ other, patch }) => (
-                  <Button
-                    key={other.piece.id}
-                    size="small"
-                    variant="text"
-                    onClick={() => void press.changeOther(other, patch, of, remedy)}
-                  >{say`On ${other.piece.name}`}</Button>
-                ))}
-              {of && (
-                <TextButton onClick={() => void press.note(of, remedy)} disabled={isNoted(remedy)}>
-                  {isNoted(remedy) ? say`Noted` : say`Note it`}
-                </TextButton>
-              )}
-            </li>
-          ))}
-        </ul>
+        <NextTime cause={cause} of={of} others={others} press={press} isNoted={isNoted} />
         {of && (
           <p className={css.onward}>
             <TextButton onClick={() => void press.note(of, null)} disabled={isNoted(null)}>
@@ -223,5 +189,60 @@ function Cause({ cause, open, of, others, seen }: CauseProps) {
         )}
       </details>
     </li>
+  );
+}
+
+const Lines = ({ cause }: Pick<CauseProps, 'cause'>) => (
+  <ul className={css.lines}>
+    {cause.lines.slice(0, MOST_LINES).map((line, at) => (
+      <li key={at} data-for={line.ratio > 1}>
+        <span className={css.sign}>{line.ratio > 1 ? '+' : '−'}</span>
+        <span>
+          <Line line={line} />
+        </span>
+      </li>
+    ))}
+  </ul>
+);
+
+/** What is done otherwise next time: on pieces that are not so far yet, or noted. */
+function NextTime({
+  cause,
+  of,
+  others,
+  press,
+  isNoted,
+}: Pick<CauseProps, 'cause' | 'of' | 'others'> & {
+  press: ReturnType<typeof useFaultPress>;
+  isNoted: (remedy: FaultRemedyId | null) => boolean;
+}) {
+  const now = useClock()();
+  return (
+    <ul className={css.remedies}>
+      {cause.next.map((remedy) => (
+        <li key={remedy}>
+          <span>{FAULT_REMEDY_WORDS[remedy]}</span>
+          {others
+            .flatMap((other) => {
+              const patch = changeNext(remedy, other.piece, other.plan, now);
+              return patch ? [{ other, patch }] : [];
+            })
+            .slice(0, 2)
+            .map(({ other, patch }) => (
+              <Button
+                key={other.piece.id}
+                size="small"
+                variant="text"
+                onClick={() => void press.changeOther(other, patch, of, remedy)}
+              >{say`On ${other.piece.name}`}</Button>
+            ))}
+          {of && (
+            <TextButton onClick={() => void press.note(of, remedy)} disabled={isNoted(remedy)}>
+              {isNoted(remedy) ? say`Noted` : say`Note it`}
+            </TextButton>
+          )}
+        </li>
+      ))}
+    </ul>
   );
 }

@@ -16,19 +16,8 @@ const DUES: readonly { id: DueWithin; name: string }[] = [
 ];
 
 /** By stage, date, surface, binder and where it goes: of each only what there is on the shelf. */
-export function Filters({
-  planned,
-  awayCount,
-  templateCount,
-  sought,
-  onChange,
-}: {
-  planned: readonly PlannedPiece[];
-  awayCount: number;
-  templateCount: number;
-  sought: Sought;
-  onChange: (patch: Partial<Sought>) => void;
-}) {
+export function Filters({ planned, ...shelf }: { planned: readonly PlannedPiece[] } & OfShelf) {
+  const { sought, onChange } = shelf;
   const stages = [...new Set(planned.map(stageOf))];
   const surfaces = [...new Set(planned.flatMap(({ piece }) => piece.surface.kind ?? []))];
   const binders = [...new Set(planned.flatMap(({ plan }) => plan.method.binder?.id ?? []))];
@@ -44,7 +33,7 @@ export function Filters({
       <SelectField
         label={say`At`}
         value={sought.station ?? ''}
-        options={[ANY, ...stages.map((id) => ({ id, name: id === 'finished' ? 'finished' : STATION_NAMES[id] }))]}
+        options={[ANY, ...stages.map((id) => ({ id, name: id === 'finished' ? say`finished` : STATION_NAMES[id] }))]}
         onCommit={(station) => onChange({ station: station || null })}
         testId="filter-station"
       />
@@ -76,27 +65,39 @@ export function Filters({
         onCommit={(use) => onChange({ use: use || null })}
         testId="filter-use"
       />
-      {(awayCount > 0 || templateCount > 0 || sought.shelf !== 'here') && (
-        <ChoiceField
-          label={say`Shelf`}
-          value={sought.shelf}
-          options={[
-            { id: 'here', name: say`In work` },
-            ...(awayCount > 0 || sought.shelf === 'away'
-              ? [{ id: 'away', name: say`Put away: ${awayCount}` } as const]
-              : []),
-            ...(templateCount > 0 || sought.shelf === 'templates'
-              ? [{ id: 'templates', name: say`Templates: ${templateCount}` } as const]
-              : []),
-          ]}
-          onCommit={(shelf) => onChange({ shelf })}
-        />
-      )}
+      <ShelfChoice {...shelf} />
       {isNarrowed && (
         <TextButton
           onClick={() => onChange({ ...NOTHING_SOUGHT, text: sought.text, shelf: sought.shelf })}
         >{say`Show all`}</TextButton>
       )}
     </div>
+  );
+}
+
+/** What is sought, and how much there is that is not in work. */
+interface OfShelf {
+  awayCount: number;
+  templateCount: number;
+  sought: Sought;
+  onChange: (patch: Partial<Sought>) => void;
+}
+
+/** In work, put away, or templates: where there is any choice. */
+function ShelfChoice({ awayCount, templateCount, sought: { shelf }, onChange }: OfShelf) {
+  const hasAway = awayCount > 0 || shelf === 'away';
+  const hasTemplates = templateCount > 0 || shelf === 'templates';
+  if (!hasAway && !hasTemplates) return null;
+  return (
+    <ChoiceField
+      label={say`Shelf`}
+      value={shelf}
+      options={[
+        { id: 'here', name: say`In work` },
+        ...(hasAway ? [{ id: 'away', name: say`Put away: ${awayCount}` } as const] : []),
+        ...(hasTemplates ? [{ id: 'templates', name: say`Templates: ${templateCount}` } as const] : []),
+      ]}
+      onCommit={(chosen) => onChange({ shelf: chosen })}
+    />
   );
 }

@@ -33,25 +33,26 @@ const PARTS_WORDS: Readonly<Record<PartsWay, string>> = {
 /** How the print is formed: over gaps, round sides, at its seam and at its edge. */
 export function FormPart() {
   const units = useUnits();
-  const { piece, plan, change } = useOpenPiece();
-  const { form } = piece.sheet;
-  const { shape } = piece.surface;
-  const set = (patch: Partial<PrintForm>, label: string) => change('sheet', { form: { ...form, ...patch } }, label);
+  const { piece, plan } = useOpenPiece();
+  const { form, set } = useForm();
   const { blank } = plan.surface;
   const layout = blank?.layout;
   const bend = bendFor(blank);
   const round = (layout?.kind === 'plain' || layout?.kind === 'bent') && layout.round;
-  const parted = layout?.kind === 'parts';
   return (
     <Part
       title={say`How it lies`}
       folded={layout?.kind === 'plain' ? say`edge: ${EDGES[form.edge].toLowerCase()}` : null}
     >
       <Fields>
-        {parted && (
+        {layout?.kind === 'parts' && (
           <Wide>
             <ChoiceField
-              label={shape.kind === 'slats' ? say`The picture over the slats` : say`The picture over the fronts`}
+              label={
+                piece.surface.shape.kind === 'slats'
+                  ? say`The picture over the slats`
+                  : say`The picture over the fronts`
+              }
               value={form.parts}
               options={options(PARTS)}
               onCommit={(parts) => set({ parts }, say`picture over the gaps`)}
@@ -59,72 +60,103 @@ export function FormPart() {
             <Note>{PARTS_WORDS[form.parts]}</Note>
           </Wide>
         )}
-        {layout?.kind === 'sides' && (
-          <>
-            <Wide>
-              <ChoiceField
-                label={say`Sides`}
-                value={form.sides}
-                options={options(SIDES)}
-                onCommit={(sides) => set({ sides }, 'sides')}
-              />
-            </Wide>
-            {form.sides === 'solid' && (
-              <ColourField
-                label={say`Colour of the sides`}
-                value={form.sideColour}
-                onCommit={(sideColour) => set({ sideColour }, say`colour of the sides`)}
-              />
-            )}
-            <ChoiceField
-              label={say`Corners`}
-              value={form.corners}
-              options={[
-                { id: 'cut', name: say`Cut out` },
-                { id: 'fold', name: say`Folded` },
-              ]}
-              onCommit={(corners) => set({ corners }, 'corners')}
-            />
-          </>
-        )}
+        {layout?.kind === 'sides' && <SideFields />}
         {round && (
           <LengthField
             small
             label={say`Laps over itself by`}
             value={form.seamMm}
             maxMm={40}
-            onCommit={(seamMm) => seamMm !== null && set({ seamMm }, 'seam')}
+            onCommit={(seamMm) => seamMm !== null && set({ seamMm }, say`lap of the seam`)}
             testId="seam"
           />
         )}
-        <Wide>
-          <ChoiceField
-            label={say`Edge`}
-            value={form.edge}
-            options={options(EDGES)}
-            onCommit={(edge) => set({ edge }, 'edge')}
-          />
-        </Wide>
+        <EdgeFields />
+      </Fields>
+      {bend && (
+        <Note>{say`Bent to the vessel’s side: ${Math.round((bend.angleRad * 180) / Math.PI)}° of a ring of
+          ${units.length(bend.outerRadiusMm)}. Level lines of the picture land level, upright ones straight down
+          the side.`}</Note>
+      )}
+    </Part>
+  );
+}
+
+/** The open piece's form of print, and how it is changed. */
+function useForm() {
+  const { piece, change } = useOpenPiece();
+  const { form } = piece.sheet;
+  return {
+    form,
+    set: (patch: Partial<PrintForm>, label: string) => change('sheet', { form: { ...form, ...patch } }, label),
+  };
+}
+
+function SideFields() {
+  const { form, set } = useForm();
+  return (
+    <>
+      <Wide>
+        <ChoiceField
+          label={say`Sides`}
+          value={form.sides}
+          options={options(SIDES)}
+          onCommit={(sides) => set({ sides }, say`what the sides show`)}
+        />
+      </Wide>
+      {form.sides === 'solid' && (
+        <ColourField
+          label={say`Colour of the sides`}
+          value={form.sideColour}
+          onCommit={(sideColour) => set({ sideColour }, say`colour of the sides`)}
+        />
+      )}
+      <ChoiceField
+        label={say`Corners`}
+        value={form.corners}
+        options={[
+          { id: 'cut', name: say`Cut out` },
+          { id: 'fold', name: say`Folded` },
+        ]}
+        onCommit={(corners) => set({ corners }, say`way of the corners`)}
+      />
+    </>
+  );
+}
+
+function EdgeFields() {
+  const { form, set } = useForm();
+  return (
+    <>
+      <Wide>
+        <ChoiceField
+          label={say`Edge`}
+          value={form.edge}
+          options={options(EDGES)}
+          onCommit={(edge) => set({ edge }, say`edge of the print`)}
+        />
+      </Wide>
+      <LengthField
+        small
+        label={say`Cut inside by`}
+        value={form.trimMm}
+        maxMm={60}
+        onCommit={(trimMm) => trimMm !== null && set({ trimMm }, say`cut inside`)}
+        hint={say`no white rim is left`}
+        testId="trim"
+      />
+      {form.edge === 'torn' && (
         <LengthField
           small
-          label={say`Cut inside by`}
-          value={form.trimMm}
+          label={say`Torn as deep as`}
+          value={form.tornMm}
           maxMm={60}
-          onCommit={(trimMm) => trimMm !== null && set({ trimMm }, say`cut inside`)}
-          hint={say`no white rim is left`}
-          testId="trim"
+          onCommit={(tornMm) => tornMm !== null && set({ tornMm }, say`depth of the tear`)}
+          testId="torn"
         />
-        {form.edge === 'torn' && (
-          <LengthField
-            small
-            label={say`Torn as deep as`}
-            value={form.tornMm}
-            maxMm={60}
-            onCommit={(tornMm) => tornMm !== null && set({ tornMm }, say`depth of the tear`)}
-            testId="torn"
-          />
-        )}
-        {form.edge === 'motif' && (
+      )}
+      {form.edge === 'motif' && (
+        <>
           <LengthField
             small
             label={say`Stays off the motif by`}
@@ -133,19 +165,12 @@ export function FormPart() {
             onCommit={(motifMm) => motifMm !== null && set({ motifMm }, say`distance to the motif`)}
             testId="motif-distance"
           />
-        )}
-        {form.edge === 'motif' && (
           <Wide>
             <MotifRow />
           </Wide>
-        )}
-      </Fields>
-      {bend && (
-        <Note>{say`Bent to the vessel’s side: ${Math.round((bend.angleRad * 180) / Math.PI)}° of a ring of
-          ${units.length(bend.outerRadiusMm)}. Level lines of the picture land level, upright ones straight down
-          the side.`}</Note>
+        </>
       )}
-    </Part>
+    </>
   );
 }
 

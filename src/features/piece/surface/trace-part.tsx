@@ -21,9 +21,105 @@ const MOST_KNOTS = 12;
 /** The real blank from one photo and one typed size: outline, size, colour, grain and knots, all to be looked at first. */
 export function TracePart({ analysis }: { analysis: Analysis | null }) {
   const { piece, change } = useOpenPiece();
-  const { face, widthMm, heightMm } = piece.surface;
-  const report = useReport();
+  const { face } = piece.surface;
+  const { shown, setShown, typedMm, setLongMm, read, take } = useTracing();
+  const busy = shown !== null && shown.traced === null;
+  return (
+    <Part
+      title={say`From a photo of it`}
+      folded={face ? say`its own face is shown` : say`outline, colour, grain, knots`}
+    >
+      <Note>
+        {sentences(
+          say`One photo and one size.`,
+          say`Lay it on something of another colour, all of it in view, and photograph it from straight above, by even light.`,
+          say`A board with four corners may be seen a little aslant.`,
+        )}
+      </Note>
+      <Fields>
+        <LengthField
+          label={say`Its longest side, or diameter`}
+          value={typedMm}
+          minMm={10}
+          onCommit={setLongMm}
+          testId="trace-length"
+        />
+        <div>
+          <FileButton
+            size="small"
+            variant={face ? 'outlined' : 'contained'}
+            accept={PICTURE_ACCEPT}
+            onFile={read}
+            disabled={busy || typedMm === null}
+            testId="trace-photo"
+          >
+            {face ? say`Another photo of it` : say`A photo of the blank`}
+          </FileButton>
+        </div>
+      </Fields>
+      {busy && <LinearProgress aria-label={say`Tracing the blank`} />}
+      {shown?.photo && (
+        <PhotoOutline
+          photo={shown.photo}
+          alt={say`The photo of the blank`}
+          outline={shown.traced?.edge ?? null}
+          testId="traced-edge"
+        />
+      )}
+      {shown?.traced && <TracedBlank traced={shown.traced} onTake={take} onLeave={() => setShown(null)} />}
+      {face && !shown && (
+        <>
+          <LiesBest face={face} analysis={analysis} />
+          <NextRow apart>
+            <Button
+              size="small"
+              onClick={() => change('surface', { face: null }, say`no face of its own`)}
+            >{say`Draw it as usual again`}</Button>
+          </NextRow>
+        </>
+      )}
+    </Part>
+  );
+}
+
+const rounded = (mm: number): number => Math.round(mm * 10) / 10;
+const share = (value: number): number => Math.min(1, Math.max(0, value));
+
+function shapeOf({ form, outline, widthMm, heightMm }: Traced['board']): BlankShape {
+  if (form === 'rectangle' || form === 'round' || form === 'oval') return { kind: form };
+  return { kind: 'polygon', points: outline.map(({ x, y }) => ({ x: share(x / widthMm), y: share(y / heightMm) })) };
+}
+
+function TracedBlank({
+  traced,
+  onTake,
+  onLeave,
+}: {
+  traced: Traced;
+  onTake: (traced: Traced) => Promise<void>;
+  onLeave: () => void;
+}) {
   const units = useUnits();
+  return (
+    <div aria-live="polite" data-testid="traced">
+      <Note>{tracedWords(traced, units)}</Note>
+      <NextRow apart>
+        <Button
+          variant="contained"
+          onClick={() => void onTake(traced)}
+          data-testid="take-traced"
+        >{say`Take it`}</Button>
+        <Button onClick={onLeave}>{say`Leave it`}</Button>
+      </NextRow>
+    </div>
+  );
+}
+
+/** Traces a photo of the blank, and takes what was found. */
+function useTracing() {
+  const { piece, change } = useOpenPiece();
+  const { widthMm, heightMm } = piece.surface;
+  const report = useReport();
   const [longMm, setLongMm] = useState<number | null>(null);
   const [shown, setShown] = useState<{ photo: ImageBitmap | null; traced: Traced | null } | null>(null);
   const running = useRef<Running<unknown> | null>(null);
@@ -78,82 +174,5 @@ export function TracePart({ analysis }: { analysis: Analysis | null }) {
     );
     setShown(null);
   };
-
-  const busy = shown !== null && shown.traced === null;
-  return (
-    <Part
-      title={say`From a photo of it`}
-      folded={face ? say`its own face is shown` : say`outline, colour, grain, knots`}
-    >
-      <Note>
-        {sentences(
-          say`One photo and one size.`,
-          say`Lay it on something of another colour, all of it in view, and photograph it from straight above, by even light.`,
-          say`A board with four corners may be seen a little aslant.`,
-        )}
-      </Note>
-      <Fields>
-        <LengthField
-          label={say`Its longest side, or diameter`}
-          value={typedMm}
-          minMm={10}
-          onCommit={setLongMm}
-          testId="trace-length"
-        />
-        <div>
-          <FileButton
-            size="small"
-            variant={face ? 'outlined' : 'contained'}
-            accept={PICTURE_ACCEPT}
-            onFile={read}
-            disabled={busy || typedMm === null}
-            testId="trace-photo"
-          >
-            {face ? say`Another photo of it` : say`A photo of the blank`}
-          </FileButton>
-        </div>
-      </Fields>
-      {busy && <LinearProgress aria-label={say`Tracing the blank`} />}
-      {shown?.photo && (
-        <PhotoOutline
-          photo={shown.photo}
-          alt={say`The photo of the blank`}
-          outline={shown.traced?.edge ?? null}
-          testId="traced-edge"
-        />
-      )}
-      {shown?.traced && (
-        <div aria-live="polite" data-testid="traced">
-          <Note>{tracedWords(shown.traced, units)}</Note>
-          <NextRow apart>
-            <Button
-              variant="contained"
-              onClick={() => void take(shown.traced!)}
-              data-testid="take-traced"
-            >{say`Take it`}</Button>
-            <Button onClick={() => setShown(null)}>{say`Leave it`}</Button>
-          </NextRow>
-        </div>
-      )}
-      {face && !shown && (
-        <>
-          <LiesBest face={face} analysis={analysis} />
-          <NextRow apart>
-            <Button
-              size="small"
-              onClick={() => change('surface', { face: null }, say`no face of its own`)}
-            >{say`Draw it as usual again`}</Button>
-          </NextRow>
-        </>
-      )}
-    </Part>
-  );
-}
-
-const rounded = (mm: number): number => Math.round(mm * 10) / 10;
-const share = (value: number): number => Math.min(1, Math.max(0, value));
-
-function shapeOf({ form, outline, widthMm, heightMm }: Traced['board']): BlankShape {
-  if (form === 'rectangle' || form === 'round' || form === 'oval') return { kind: form };
-  return { kind: 'polygon', points: outline.map(({ x, y }) => ({ x: share(x / widthMm), y: share(y / heightMm) })) };
+  return { shown, setShown, typedMm, setLongMm, read, take };
 }
