@@ -8,9 +8,10 @@
  */
 import { spawnSync } from 'node:child_process';
 import { join } from 'node:path';
-import { soakBatches, soakLeaving, soakShop, soakWindows } from './soak-app.mts';
+import { soakBatches, soakLeaving, soakShop } from './soak-app.mts';
 import { soakFull, soakKills } from './soak-browser.mts';
 import { soakMutants } from './soak-threads.mts';
+import { soakWindows } from './soak-windows.mts';
 
 const ROOT = join(import.meta.dirname, '..');
 
