@@ -10,6 +10,7 @@ import { say } from '@/words/say';
 import { BatchRun } from './batch-run';
 import css from './bench.module.css';
 import { Head, type Quick } from './head';
+import { idleWords } from './idle-words';
 import { Step } from './step';
 import { TimerStrip } from './timer-strip';
 import { useWakeLock, type WakeLock } from './use-wake-lock';
@@ -67,7 +68,7 @@ function Bench({
   const inPlan = entry && pieces.find(({ planned }) => planned.piece.id === entry.piece.id);
   const ended = finished !== null ? pieces.find(({ planned }) => planned.piece.id === finished) : undefined;
   if (ended && !asked) return <Ended inPlan={ended} next={ready} {...quick} />;
-  if (!entry || !inPlan) return <Idle {...quick} />;
+  if (!entry || !inPlan) return <Idle says={idleWords(schedule)} {...quick} />;
   return (
     <Step
       key={entry.key}
@@ -86,7 +87,7 @@ function Ended({ inPlan, next, quick, onQuick }: { inPlan: PieceInPlan; next: Pl
   return (
     <>
       <Head title={say`Done at the bench`} name={piece.name} quick={quick} onQuick={onQuick} />
-      <div className={css.card} data-testid="bench-ended">
+      <div className={css.alone} data-testid="bench-ended">
         <p className={css.text}>{say`Nothing more for the hands on this piece. Keep how it went while it is fresh.`}</p>
         <p className={css.onward}>
           <Link href={`/piece/${piece.id}/keep`} data-testid="to-keep">{say`Record how it went`}</Link>
@@ -104,14 +105,12 @@ function Ended({ inPlan, next, quick, onQuick }: { inPlan: PieceInPlan; next: Pl
   );
 }
 
-function Idle({ quick, onQuick }: Quick) {
+function Idle({ says, quick, onQuick }: { says: string } & Quick) {
   return (
     <>
       <Head title={say`Bench`} name={say`Nothing for the hands right now`} quick={quick} onQuick={onQuick} />
-      <div className={css.card}>
-        <p
-          className={css.text}
-        >{say`No step is planned. Describe a piece, and its steps appear here in clock order.`}</p>
+      <div className={css.alone}>
+        <p className={css.text}>{says}</p>
       </div>
       <TimerStrip quick={quick} />
     </>
