@@ -5,6 +5,7 @@ import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import ts from 'typescript';
 import { ROOT } from './steps.mjs';
+import { configOf } from './ts-config.mjs';
 
 /** The last record of a list once more, under another name. */
 const again = (text, end, id) => {
@@ -68,16 +69,7 @@ const ADDITIONS = {
   },
 };
 
-const config = ts.getParsedCommandLineOfConfigFile(
-  join(ROOT, 'tsconfig.json'),
-  { incremental: false },
-  {
-    ...ts.sys,
-    onUnRecoverableConfigFileDiagnostic: ({ messageText }) => {
-      throw new Error(ts.flattenDiagnosticMessageText(messageText, '\n'));
-    },
-  },
-);
+const config = configOf('tsconfig.json');
 const changed = new Map(
   Object.entries(ADDITIONS).map(([id, addition]) => {
     const path = join(ROOT, addition.in);

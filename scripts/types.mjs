@@ -1,17 +1,9 @@
 // `npm run types`: checks the types of everything. Reading an index gives "or undefined" (tsconfig.strict.json), but in
 // what tsconfig.loose.json lists: in pixel kernels, the schedule's search and the reading of proofs every read is in a
 // counted loop, and in tests a missing element fails by itself. A plain tsc, and an editor, read tsconfig.json.
-import { join } from 'node:path';
 import ts from 'typescript';
 import { ROOT } from './steps.mjs';
-
-const host = {
-  ...ts.sys,
-  onUnRecoverableConfigFileDiagnostic: (diagnostic) => {
-    throw new Error(ts.flattenDiagnosticMessageText(diagnostic.messageText, '\n'));
-  },
-};
-const configOf = (name) => ts.getParsedCommandLineOfConfigFile(join(ROOT, name), { incremental: false }, host);
+import { configOf } from './ts-config.mjs';
 
 const [strict, loose] = [configOf('tsconfig.strict.json'), configOf('tsconfig.loose.json')];
 const looseFiles = new Set(loose.fileNames);

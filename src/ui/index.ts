@@ -2,6 +2,7 @@ export { Themed } from './themed';
 export { ClockProvider, useClock, useNow } from './clock';
 export { UnitsProvider, useUnits } from './units-context';
 export { useKeyed } from './use-keyed';
+export { ChooseButton } from './choose-button';
 export {
   afterTime,
   clockTime,

@@ -20,8 +20,9 @@ const RULES: Readonly<Record<WaitRule, string>> = {
 
 /** What ends the wait: a sign, a clock, a label, an oven. */
 export function RuleNote() {
-  const { wait } = useOpenPiece().plan.cure;
-  const { school } = useOpenPiece().plan.method;
+  const { plan } = useOpenPiece();
+  const { wait } = plan.cure;
+  const { school } = plan.method;
   const coated = useCoated();
   if (!wait || wait.safeHours === 0) return null;
   const hasOwnSign = wait.rule === 'sign' || !coated;

@@ -1,4 +1,5 @@
 'use client';
+import type { LayingGuide } from '@/core/coat';
 import { ringPath } from '@/core/shape';
 import { useUnits, type SpecimenScale } from '@/ui';
 import { useOpenPiece } from '../piece-context';
@@ -14,9 +15,9 @@ const DISC_PX = 9;
  * The coat's outline, where to pour, scraping strokes in their order, centre lines, and how far the print lies from
  * each edge.
  */
-export function GuideOverlay({ pxPerMm }: SpecimenScale) {
+export function GuideOverlay({ pxPerMm, guide }: SpecimenScale & { guide: LayingGuide | null }) {
   const { print, blank, record } = useOpenPiece().plan.surface;
-  const { planned, guide } = useLay();
+  const { planned } = useLay();
   const units = useUnits();
   if (!planned || !print || !blank || !record) return null;
   const { landed } = print.formed;

@@ -1,4 +1,5 @@
 'use client';
+import { layingGuide } from '@/core/coat';
 import { stageOptics } from '@/core/render';
 import { Because, NextRow, Note, TextButton, clockTime, useUnits } from '@/ui';
 import { guideWords } from '@/words';
@@ -24,8 +25,11 @@ import { useLay } from './use-lay';
 export function LayStation() {
   const { piece, plan } = useOpenPiece();
   const units = useUnits();
-  const { planned, guide } = useLay();
+  const { planned, dry } = useLay();
   const { laidAt } = piece.lay;
+  const { blank, print, record } = plan.surface;
+  const isGuided = laidAt === null && !dry;
+  const guide = isGuided && blank && print && record ? layingGuide(blank, print.formed.landed, record) : null;
   return (
     <StationLayout
       station="lay"
@@ -41,7 +45,7 @@ export function LayStation() {
                 Scrape outwards in the order of the numbers.`
               : say`Where the print will lie.`
           }
-          overlay={(scale) => <GuideOverlay {...scale} />}
+          overlay={(scale) => <GuideOverlay {...scale} guide={guide} />}
           described={guide ? guideWords(guide, units) : []}
         />
       }

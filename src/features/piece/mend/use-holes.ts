@@ -21,7 +21,7 @@ export function useHoles(): ReadHoles | null {
   const { piece, plan } = useOpenPiece();
   const last = lastPlaced(piece.rub.readings);
   const isPlaced = plan.surface.print !== null;
-  return useKeyed([isPlaced, piece.surface, piece.method], [last], () => {
+  return useKeyed(isPlaced, [last, piece.surface, piece.method], () => {
     const blank = last && expectedBlank(plan);
     if (!last || !blank?.ok) return null;
     const { white, ground, wetted, box } = blank.value;

@@ -5,11 +5,10 @@ import { Part, useUnits } from '@/ui';
 import { BINDER_WORDS, type Wording } from '@/words';
 import { say } from '@/words/say';
 import { BottleFields } from './at-hand';
-import { useMethod } from './use-method';
+import type { Method } from './use-method';
 
 /** What the person's own bottle says, which overrules the usual. */
-export function LabelPart() {
-  const { chosen } = useMethod();
+export function LabelPart({ method: { chosen } }: { method: Method }) {
   const units = useUnits();
   if (!chosen?.binder.wet) return null;
   return (

@@ -19,43 +19,43 @@ import css from './method.module.css';
 import { OthersPart, RefusedPart } from './others-part';
 import { LeadingReasons, PointsPart } from './points';
 import { TryOnFields } from './try-on';
-import { useMethod } from './use-method';
+import { useMethod, type Method } from './use-method';
 import { Ways, wayName } from './ways';
 
 export function MethodStation() {
   const { plan } = useOpenPiece();
+  const method = useMethod();
   const [board, setBoard] = useState(false);
   return (
     <StationLayout
       station="method"
-      answer={<MethodAnswer />}
-      act={<TakeAndGoOn />}
+      answer={<MethodAnswer method={method} />}
+      act={<TakeAndGoOn method={method} />}
       onward={<NextLink station="sheet" quiet={plan.method.binder === null} />}
       specimen={<MethodSpecimen board={board} onBoard={setBoard} />}
     >
-      <Ways />
-      <LeadingReasons />
+      <Ways method={method} />
+      <LeadingReasons method={method} />
       {board && (
         <Part title={say`Try on`}>
           <TryOnFields />
         </Part>
       )}
       <MethodFields />
-      <PointsPart />
-      <OthersPart />
-      <LabelPart />
+      <PointsPart method={method} />
+      <OthersPart method={method} />
+      <LabelPart method={method} />
       <OrderPart />
       <DisagreementNotes at="method" />
-      <RefusedPart />
+      <RefusedPart method={method} />
       <MissingList station="method" />
       <StationCautions station="method" />
     </StationLayout>
   );
 }
 
-function MethodAnswer() {
+function MethodAnswer({ method: { chosen, best } }: { method: Method }) {
   const { record } = useOpenPiece().plan.surface;
-  const { chosen, best } = useMethod();
   const says = (): string => {
     if (!record) return say`Methods are ranked once the surface is known.`;
     if (chosen?.verdict === 'refused') return say`${methodName(chosen)} cannot work here.`;
@@ -66,9 +66,8 @@ function MethodAnswer() {
 }
 
 /** Takes the best way and goes on, in one press. */
-function TakeAndGoOn() {
+function TakeAndGoOn({ method: { best, chosen, choose } }: { method: Method }) {
   const { piece } = useOpenPiece();
-  const { best, chosen, choose } = useMethod();
   const router = useRouter();
   if (!best || chosen) return null;
   return (

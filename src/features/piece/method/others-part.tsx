@@ -15,29 +15,33 @@ import { say } from '@/words/say';
 import { useOpenPiece } from '../piece-context';
 import css from './method.module.css';
 import { WhyPoints } from './points';
-import { useMethod } from './use-method';
-import { ChooseButton } from './ways';
+import type { Method } from './use-method';
+import { ChooseWay } from './ways';
 
 /** Ways that work besides those side by side. */
-export function OthersPart() {
-  const { others } = useMethod();
+export function OthersPart({ method }: { method: Method }) {
+  const { others } = method;
   if (others.length === 0) return null;
   return (
     <Part title={say`What else works`} folded={counted(others.length, 'way', 'ways')}>
       <ol className={css.list}>
         {others.map((candidate) => (
-          <CandidateRow key={methodName(candidate)} candidate={candidate} />
+          <CandidateRow key={methodName(candidate)} method={method} candidate={candidate} />
         ))}
       </ol>
     </Part>
   );
 }
 
-function CandidateRow({ candidate }: { candidate: Candidate }) {
-  const { chosen } = useMethod();
+function CandidateRow({ method, candidate }: { method: Method; candidate: Candidate }) {
   const { binder, school, score, conditions } = candidate;
   return (
-    <li className={css.candidate} data-chosen={candidate === chosen} data-binder={binder.id} data-school={school.id}>
+    <li
+      className={css.candidate}
+      data-chosen={candidate === method.chosen}
+      data-binder={binder.id}
+      data-school={school.id}
+    >
       <span className={css.score}>
         {score} <small>{say`of 100`}</small>
       </span>
@@ -53,14 +57,13 @@ function CandidateRow({ candidate }: { candidate: Candidate }) {
         ))}
         <WhyPoints candidate={candidate} />
       </div>
-      <ChooseButton candidate={candidate} />
+      <ChooseWay method={method} candidate={candidate} />
     </li>
   );
 }
 
 /** Ways that cannot work here, with what would make one of them work. */
-export function RefusedPart() {
-  const { refused } = useMethod();
+export function RefusedPart({ method: { refused } }: { method: Method }) {
   if (refused.length === 0) return null;
   return (
     <Part title={say`Refused, and why`} folded={counted(refused.length, 'way', 'ways')}>

@@ -5,7 +5,7 @@ import { sayWith } from '@/ui/say-with';
 import { essenceOf, listOf, methodName, reasonWords } from '@/words';
 import { say } from '@/words/say';
 import css from './method.module.css';
-import { useMethod } from './use-method';
+import type { Method } from './use-method';
 
 const LEADING_REASONS = 5;
 
@@ -15,8 +15,7 @@ const pointsShown = (points: number): string => {
 };
 
 /** What decided most for the method that is taken, or for the first. */
-export function LeadingReasons() {
-  const { chosen, best } = useMethod();
+export function LeadingReasons({ method: { chosen, best } }: { method: Method }) {
   const candidate = chosen ?? best;
   if (!candidate) return null;
   return (
@@ -31,8 +30,7 @@ export function LeadingReasons() {
 }
 
 /** Every point of those that stand side by side. */
-export function PointsPart() {
-  const { ways } = useMethod();
+export function PointsPart({ method: { ways } }: { method: Method }) {
   if (ways.length === 0) return null;
   return (
     <Part title={say`Points of these`} folded={listOf(ways.map(({ candidate }) => String(candidate.score)))}>

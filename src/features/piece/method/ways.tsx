@@ -1,7 +1,7 @@
 'use client';
-import { Button, Table, TableBody, TableCell, TableHead, TableRow } from '@mui/material';
+import { Table, TableBody, TableCell, TableHead, TableRow } from '@mui/material';
 import type { Candidate, Way } from '@/core/method';
-import { Unbroken, useUnits } from '@/ui';
+import { ChooseButton, Unbroken, useUnits } from '@/ui';
 import {
   BINDER_WORDS,
   CONDITION_WORDS,
@@ -15,7 +15,7 @@ import {
 import { formatDuration } from '@/words/figures';
 import { say } from '@/words/say';
 import css from './method.module.css';
-import { useMethod } from './use-method';
+import type { Method } from './use-method';
 
 export const wayName = ({ binder, school }: Candidate): string =>
   binder.wet ? BINDER_WORDS[binder.id].shortName : SCHOOL_NAMES[school.id].name;
@@ -36,20 +36,20 @@ const rowsOf = (units: Wording): [string, (candidate: Candidate) => string][] =>
 ];
 
 /** The best way and two that trade its points for something else, side by side, each to be taken. */
-export function Ways() {
-  const { ways } = useMethod();
+export function Ways({ method }: { method: Method }) {
+  const { ways } = method;
   const units = useUnits();
   if (ways.length === 0) return null;
   return (
     <>
       <Table className={css.compare} data-testid="compare">
-        <Heads ways={ways} />
+        <Heads method={method} />
         <TableBody>
           <TableRow>
             <TableCell component="td" />
             {ways.map(({ candidate }) => (
               <TableCell key={methodName(candidate)}>
-                <ChooseButton candidate={candidate} />
+                <ChooseWay method={method} candidate={candidate} />
               </TableCell>
             ))}
           </TableRow>
@@ -72,24 +72,21 @@ export function Ways() {
   );
 }
 
-function Heads({ ways }: { ways: readonly Way[] }) {
-  const { chosen } = useMethod();
-  return (
-    <TableHead>
-      <TableRow>
-        <TableCell component="td" />
-        {ways.map(({ candidate, gains }, at) => (
-          <TableCell key={methodName(candidate)} data-chosen={candidate === chosen}>
-            {wayName(candidate)}
-            <small>
-              {at === 0 ? say`best here` : gains.map((gain) => GAIN_WORDS[gain]).join(', ') || say`next best`}
-            </small>
-          </TableCell>
-        ))}
-      </TableRow>
-    </TableHead>
-  );
-}
+const Heads = ({ method: { ways, chosen } }: { method: Method }) => (
+  <TableHead>
+    <TableRow>
+      <TableCell component="td" />
+      {ways.map(({ candidate, gains }, at) => (
+        <TableCell key={methodName(candidate)} data-chosen={candidate === chosen}>
+          {wayName(candidate)}
+          <small>
+            {at === 0 ? say`best here` : gains.map((gain) => GAIN_WORDS[gain]).join(', ') || say`next best`}
+          </small>
+        </TableCell>
+      ))}
+    </TableRow>
+  </TableHead>
+);
 
 /** What must hold for one of them to work. */
 function Conditions({ ways }: { ways: readonly Way[] }) {
@@ -106,19 +103,6 @@ function Conditions({ ways }: { ways: readonly Way[] }) {
   );
 }
 
-export function ChooseButton({ candidate }: { candidate: Candidate }) {
-  const { chosen, choose } = useMethod();
-  const isChosen = candidate === chosen;
-  const choice = isChosen ? say`Chosen` : say`Choose`;
-  return (
-    <Button
-      size="small"
-      variant={isChosen ? 'contained' : 'outlined'}
-      onClick={() => choose(candidate)}
-      aria-pressed={isChosen}
-      aria-label={`${choice}: ${methodName(candidate)}`}
-    >
-      {choice}
-    </Button>
-  );
-}
+export const ChooseWay = ({ method: { chosen, choose }, candidate }: { method: Method; candidate: Candidate }) => (
+  <ChooseButton name={methodName(candidate)} isChosen={candidate === chosen} onChoose={() => choose(candidate)} />
+);

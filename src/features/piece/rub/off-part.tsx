@@ -4,11 +4,10 @@ import { HAND_STEPS, OFF_WORDS, REMOVAL_TITLES, lowerFirst, stepTitle } from '@/
 import { formatDuration } from '@/words/figures';
 import { say } from '@/words/say';
 import { useStepDone } from '../use-step-done';
-import { useRub } from './use-rub';
+import type { Rub } from './use-rub';
 
 /** What takes the sheet off where nothing is rubbed: how, and what of it is done. */
-export function OffPart() {
-  const { school, others, open } = useRub();
+export function OffPart({ rub: { school, others, open } }: { rub: Rub }) {
   const steps = useStepDone();
   if (!school || school.removal === 'rub') return null;
   const hands = school.recipe.filter(({ step }) => step !== 'lay' && step !== 'bed').flatMap(({ does }) => does);

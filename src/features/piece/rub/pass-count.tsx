@@ -3,12 +3,11 @@ import { Fields, FigureField, Part } from '@/ui';
 import { counted } from '@/words';
 import { say } from '@/words/say';
 import { useOpenPiece } from '../piece-context';
-import { useRub } from './use-rub';
+import type { Rub } from './use-rub';
 
 /** How many passes, where the person knows better. */
-export function PassCount() {
+export function PassCount({ rub: { planned, total } }: { rub: Rub }) {
   const { piece, change } = useOpenPiece();
-  const { planned, total } = useRub();
   if (!planned || total === 0) return null;
   const { passes } = piece.rub;
   const usual = planned.usual.max;

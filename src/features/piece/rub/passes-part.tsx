@@ -7,18 +7,18 @@ import { useOpenPiece } from '../piece-context';
 import { StationTools } from '../station-cautions';
 import { useStepDone } from '../use-step-done';
 import css from './rub.module.css';
-import { useRub, type Rub } from './use-rub';
+import type { Rub } from './use-rub';
 
 /** The passes, done and to come, with what keeps rubbing right. */
-export function PassesPart() {
-  const { planned, total } = useRub();
+export function PassesPart({ rub }: { rub: Rub }) {
+  const { planned, total } = rub;
   if (!planned || total === 0) return null;
   return (
     <Part title={say`Passes`}>
       {planned.passes.map((pass, index) => (
-        <PassRow key={pass.number} pass={pass} index={index} />
+        <PassRow key={pass.number} rub={rub} pass={pass} index={index} />
       ))}
-      <EndOrGoOn />
+      <EndOrGoOn rub={rub} />
       <Note>
         {sentences(WATER_WORDS[planned.water].rule, say`Brush the rolls aside.`, say`Staying on one spot rubs a hole.`)}
       </Note>
@@ -36,9 +36,8 @@ export function PassesPart() {
 }
 
 /** One pass; the last that is done can be taken back. */
-function PassRow({ pass, index }: { pass: NonNullable<Rub['next']>; index: number }) {
+function PassRow({ rub: { done, total }, pass, index }: { rub: Rub; pass: NonNullable<Rub['next']>; index: number }) {
   const { piece } = useOpenPiece();
-  const { done, total } = useRub();
   const steps = useStepDone();
   const rubbed = piece.rub.done[index];
   const dry = formatDuration(pass.dryMinutes / 60);
@@ -57,9 +56,8 @@ function PassRow({ pass, index }: { pass: NonNullable<Rub['next']>; index: numbe
 }
 
 /** Ends the rubbing before its passes are through, or takes the end back. */
-function EndOrGoOn() {
+function EndOrGoOn({ rub: { done, total, finished, verdict, isEndedByPhoto } }: { rub: Rub }) {
   const { change } = useOpenPiece();
-  const { done, total, finished, verdict, isEndedByPhoto } = useRub();
   const clock = useClock();
   return (
     <>

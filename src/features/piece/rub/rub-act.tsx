@@ -5,11 +5,10 @@ import { OFF_WORDS, lowerFirst, stepTitle } from '@/words';
 import { say } from '@/words/say';
 import { StepDone } from '../step-done';
 import css from './rub.module.css';
-import { useRub } from './use-rub';
+import type { Rub } from './use-rub';
 
 /** The next pass, or what takes the sheet off. */
-export function RubAct() {
-  const { next, total, finished, open, school } = useRub();
+export function RubAct({ rub: { next, total, finished, open, school } }: { rub: Rub }) {
   if (next && !finished && total > 0) return <PassDone key={next.number} number={next.number} planned={next.minutes} />;
   if (!open || !school || school.removal === 'rub') return null;
   return (

@@ -3,11 +3,10 @@ import { Answer, afterTime, clockTime, span } from '@/ui';
 import { DECISION_WORDS, sentences, stepTitle } from '@/words';
 import { say } from '@/words/say';
 import { useOpenPiece } from '../piece-context';
-import { useRub, type Rub } from './use-rub';
+import type { Rub } from './use-rub';
 
-export function RubAnswer() {
+export function RubAnswer({ rub }: { rub: Rub }) {
   const { piece, plan, now } = useOpenPiece();
-  const rub = useRub();
   const { planned, done, total, next, early, finished, verdict, dryAt } = rub;
   const says = (): string => {
     if (!planned) return say`Passes follow from the binder, the paper and the size.`;

@@ -22,14 +22,15 @@ import { WorkPart } from './work-part';
 
 export function RubStation() {
   const { piece, plan } = useOpenPiece();
-  const { done, total, school, finished } = useRub();
+  const rub = useRub();
+  const { done, total, school, finished } = rub;
   const { map } = plan.rub;
   const id = useId();
   return (
     <StationLayout
       station="rub"
-      act={<RubAct />}
-      answer={<RubAnswer />}
+      act={<RubAct rub={rub} />}
+      answer={<RubAnswer rub={rub} />}
       onward={<NextLink station="mend" quiet={!finished} />}
       specimen={
         <LandingDrawing
@@ -44,11 +45,11 @@ export function RubStation() {
       }
     >
       <Because reasons={rubReasons(piece, plan)} />
-      <OffPart />
+      <OffPart rub={rub} />
       {piece.lay.laidAt !== null && school?.removal === 'rub' && <InspectPart />}
-      <PassesPart />
+      <PassesPart rub={rub} />
       {map && school && !finished && <WorkPart map={map} removal={school.removal} later={done > 0} />}
-      <PassCount />
+      <PassCount rub={rub} />
       <MissingList station="rub" />
       <StationCautions station="rub" />
       <FaultsLink />

@@ -1,8 +1,7 @@
 'use client';
-import { Button } from '@mui/material';
 import type { PiecePlan } from '@/core/stations';
 import { SEALERS } from '@/core/craft';
-import { Part } from '@/ui';
+import { ChooseButton, Part } from '@/ui';
 import { SEALER_WORDS, sealerReasons } from '@/words';
 import { say } from '@/words/say';
 import { useOpenPiece } from '../piece-context';
@@ -43,22 +42,17 @@ function OfferRow({ offer }: { offer: Offer }) {
   const { id } = offer.sealer;
   const isChosen = id === plan.seal.sealing?.sealer.id;
   const { name, inText } = SEALER_WORDS[id];
-  const choice = isChosen ? say`Chosen` : say`Choose`;
   return (
     <li data-chosen={isChosen}>
       <div>
         <b>{name}</b>
         <p>{sealerReasons(offer, plan.method.sheen)}</p>
       </div>
-      <Button
-        size="small"
-        variant={isChosen ? 'contained' : 'outlined'}
-        aria-pressed={isChosen}
-        aria-label={`${choice}: ${name}`}
-        onClick={() => change('seal', { sealer: id, coats: null }, inText)}
-      >
-        {choice}
-      </Button>
+      <ChooseButton
+        name={name}
+        isChosen={isChosen}
+        onChoose={() => change('seal', { sealer: id, coats: null }, inText)}
+      />
     </li>
   );
 }
