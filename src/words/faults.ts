@@ -166,7 +166,7 @@ export const FAULT_REMEDY_WORDS: Readonly<Record<FaultRemedyId, string>> = said(
   'rub-again': 'Dampen lightly, and rub one more pass.',
   'wet-test': 'Do the wet test first: haze that vanishes goes under the sealer.',
   'gloss-seal': 'Seal it with gloss: it clears haze and deepens colour.',
-  'scrape-spot': 'Scrape or sand the spot gently until water gets in, then rub.',
+  'scrape-spot': 'Scrape the spot gently with a fingernail until water gets in, then rub.',
   'slit-and-mend': 'Slit the fold with a sharp blade, cutting away from the hand, glue it down and mend it.',
   'warm-room': 'Bring it into a warm, dry room, with a fan.',
   'tint-by-hand': 'Tint the subject by hand with thinned colour.',

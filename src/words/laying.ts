@@ -14,7 +14,10 @@ export function layingWords(step: LayingStep, binder: BinderRecord, units: Wordi
     case 'mark-placement':
       if (step.leftMm < 0.5 && step.topMm < 0.5)
         return say`Line the print up with the edges: mark the middle of two sides, on the paper and on the piece.`;
-      return say`Mark the corner with pencil: ${units.length(step.leftMm)} from the left edge, ${units.length(step.topMm)} from the top.`;
+      return step.by === 'pencil'
+        ? say`Mark the corner with pencil: ${units.length(step.leftMm)} from the left edge, ${units.length(step.topMm)} from the top.`
+        : say`Mark the corner with a bit of tape, no pencil: ${units.length(step.leftMm)} from the left edge,
+          ${units.length(step.topMm)} from the top.`;
     case 'support-middle':
       return say`Put a book under the middle of the canvas so that it does not give.`;
     case 'barrier-inside':

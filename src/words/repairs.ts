@@ -57,6 +57,12 @@ export const REPAIR_WORDS: Readonly<Record<RepairId, RepairWords>> = said({
     how: 'Sand it lightly, or paint it in the surface’s colour.',
     why: 'Opaque medium shows white wherever it went past the print.',
   },
+  'white-edge-painted': {
+    title: 'Paint in the white edge',
+    inText: 'paint in the white edge',
+    how: 'A fine brush in the surface’s own colour. No sandpaper: it would spoil what it lies on.',
+    why: 'Opaque medium shows white wherever it went past the print.',
+  },
   'grain-tint': {
     title: 'Tint ghostly places by hand',
     inText: 'tint ghostly places by hand',

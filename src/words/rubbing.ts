@@ -1,8 +1,12 @@
 import type { BinderRecord } from '@/core/craft';
 import { said } from './say';
 
-/** The two schools of water: what to do at the bench, and why it is this one. */
+/** The schools of water, and the one without: what to do at the bench, and why it is this one. */
 export const WATER_WORDS: Readonly<Record<BinderRecord['water'], { bench: string; rule: string }>> = said({
+  none: {
+    bench: 'No water at all: the film is minutes old, and water ruins it.',
+    rule: 'No water at all: the film is minutes old, and water ruins it. Roll with a dry fingertip.',
+  },
   damp: {
     bench:
       'Lay a wrung sponge on it, a section at a time, from a light corner. Damp, not soaked: too wet lifts everything.',

@@ -81,6 +81,14 @@ const COVERED = 0.999;
 const MM3_PER_ML = 1000;
 const UM_PER_MM = 1000;
 
+/** Which faces are coated: as chosen, but never paper whose ink would run. */
+export function facesCoated(
+  { faces: usual, coatsPaper }: Pick<BinderRecord, 'faces' | 'coatsPaper'>,
+  chosen: readonly CoatedFace[] | null,
+): readonly CoatedFace[] {
+  return coatsPaper ? (chosen ?? usual) : ['surface'];
+}
+
 export function coatAmount({ places, binder, ground, filmUm, faces }: CoatInput): CoatAmount {
   const { outline, areaMm2: surfaceMm2 } = binder.wholeSurface ? places.wholeFace : places.pastPrint;
   const covered = places.wholeFace.areaMm2 * COVERED;
@@ -93,7 +101,7 @@ export function coatAmount({ places, binder, ground, filmUm, faces }: CoatInput)
   const film = filmUm ?? nominalFilmUm(binder);
   // A bed that has dried drinks no more.
   const drinks = binder.bedCoat ? 1 : ground.absorbency;
-  const coats = (faces ?? binder.faces).map((face) =>
+  const coats = facesCoated(binder, faces).map((face) =>
     face === 'paper' ? coat(face, places.paperMm2, film, PAPER_ABSORBENCY) : coat(face, surfaceMm2, film, drinks),
   );
   const bed = binder.bedCoat ? coat('surface', surfaceMm2, binder.bedCoat.filmUm, ground.absorbency) : null;

@@ -54,7 +54,7 @@ describe('how much medium to pour', () => {
       schoolById('dry-and-rub'),
       surfaceById('painted-wood'),
       { xMm: 0, yMm: 0 },
-      { extendMm: 20, bedHours: 0 },
+      { extendMm: 20, bedHours: 0, pencil: true },
     ).find(({ code }) => code === 'coat-surface');
     expect(step).toMatchObject({ whole: true });
   });
@@ -137,7 +137,7 @@ describe('the order of laying', () => {
       schoolById('dry-and-rub'),
       s,
       { xMm: 50, yMm: 50 },
-      { extendMm: 5, bedHours: 3 },
+      { extendMm: 5, bedHours: 3, pencil: true },
     ).map((step) => step.code);
   };
   it('coats what the binder wants coated, then lays', () => {
@@ -170,7 +170,7 @@ describe('the order of laying', () => {
     const [b, s] = [binderById(binder), surfaceById(surface)];
     const coat = coatAmount(input({ binder: b, ground: s }));
     expect(
-      layingSteps(coat, b, schoolById(school), s, { xMm: 0, yMm: 0 }, { extendMm: 5, bedHours: 3 }),
+      layingSteps(coat, b, schoolById(school), s, { xMm: 0, yMm: 0 }, { extendMm: 5, bedHours: 3, pencil: true }),
     ).toContainEqual({ code: 'lay', slides });
   });
   it('has volumes that add up to what is poured', () => {
@@ -182,7 +182,7 @@ describe('the order of laying', () => {
         schoolById('dry-and-rub'),
         surface,
         { xMm: 0, yMm: 0 },
-        { extendMm: 5, bedHours: 3 },
+        { extendMm: 5, bedHours: 3, pencil: true },
       );
       const poured = steps.find((step) => step.code === 'pour');
       expect(poured && 'volumeMl' in poured && poured.volumeMl).toBeCloseTo(

@@ -4,7 +4,7 @@ import type { CoatAmount } from './amount';
 /** One step at the bench, worded in the interface from its code and figures. */
 export type LayingStep =
   | { code: 'ready-tools' }
-  | { code: 'mark-placement'; leftMm: number; topMm: number }
+  | { code: 'mark-placement'; leftMm: number; topMm: number; by: 'pencil' | 'tape' }
   | { code: 'support-middle' }
   | { code: 'barrier-inside' }
   | { code: 'bed-coat'; volumeMl: number; dryHours: number }
@@ -26,14 +26,14 @@ export function layingSteps(
   school: Pick<SchoolRecord, 'fixedOnceDown'>,
   surface: SurfaceRecord,
   print: { xMm: number; yMm: number },
-  { extendMm, bedHours }: { extendMm: number; bedHours: number },
+  { extendMm, bedHours, pencil }: { extendMm: number; bedHours: number; pencil: boolean },
 ): LayingStep[] {
   const paper = coat.faces.find((face) => face.face === 'paper');
   const blank = coat.faces.find((face) => face.face === 'surface');
   const slides = surface.letsSlide && binder.slides && !school.fixedOnceDown;
   const steps: (LayingStep | null)[] = [
     { code: 'ready-tools' },
-    { code: 'mark-placement', leftMm: print.xMm, topMm: print.yMm },
+    { code: 'mark-placement', leftMm: print.xMm, topMm: print.yMm, by: pencil ? 'pencil' : 'tape' },
     surface.givesInMiddle ? { code: 'support-middle' } : null,
     surface.needsBarrier ? { code: 'barrier-inside' } : null,
     coat.bed && binder.bedCoat ? { code: 'bed-coat', volumeMl: coat.bed.volumeMl, dryHours: bedHours } : null,

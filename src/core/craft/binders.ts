@@ -12,6 +12,8 @@ interface BinderFacts {
   /** Thinnest and thickest wet film on a face, µm. */
   filmUm: { min: number; max: number };
   faces: readonly CoatedFace[];
+  /** It may be brushed over the printed side. */
+  coatsPaper: boolean;
   /** Coat the whole face of the blank rather than the print and a little more. */
   wholeSurface: boolean;
   waitHours: { min: number; max: number };
@@ -29,9 +31,9 @@ interface BinderFacts {
   slides: boolean;
   /**
    * The water its paper is rubbed with: a wrung sponge, or as much as the paper takes. Too wet lifts the first kind; the
-   * film of the second no longer minds.
+   * film of the second no longer minds. None where a school takes the paper off a film that is minutes old.
    */
-  water: 'damp' | 'soak';
+  water: 'none' | 'damp' | 'soak';
   /**
    * Hours after which the sign has been seen on ground that drinks: shorter than any label's; null where its shortest
    * wait is as short.
@@ -57,6 +59,7 @@ const source = 'bench practice: typical values, overruled by labels and logs';
 /** What most binders are like: the records say what differs. */
 const USUAL = {
   wet: true,
+  coatsPaper: true,
   slides: false,
   water: 'damp',
   signHours: null,

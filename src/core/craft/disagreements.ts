@@ -17,7 +17,7 @@ const always = (): boolean => true;
 
 export const DISAGREEMENTS: readonly Disagreement[] = [
   { id: 'gel-body', at: 'method', applies: (binder) => binder.penetrates || binder.fillsTexture },
-  { id: 'faces', at: 'lay', applies: wet },
+  { id: 'faces', at: 'lay', applies: ({ wet: isWet, coatsPaper }) => isWet && coatsPaper },
   { id: 'waiting', at: 'cure', applies: wet },
   { id: 'glue-top-coat', at: 'seal', applies: always },
   { id: 'ground', at: 'surface', applies: always },

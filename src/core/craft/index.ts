@@ -1,10 +1,18 @@
-export { SURFACES, surfaceById, type SurfaceClass, type SurfaceId, type SurfaceRecord } from './surfaces';
+export {
+  SURFACES,
+  isSandable,
+  surfaceById,
+  takesPencil,
+  type SurfaceClass,
+  type SurfaceId,
+  type SurfaceRecord,
+} from './surfaces';
 export { FINISHES, finishById, type FinishId } from './finishes';
 export { groundOf, sealedGround, type Ground } from './ground';
 export { BASE_COATS, baseCoatById, type BaseCoatId } from './base-coats';
 export type { OvenHarm } from './oven-harm';
 export { BINDERS, binderById, nominalFilmUm, type BinderId, type BinderRecord, type CoatedFace } from './binders';
-export { PRINTS, printById, type PrintId, type PrintRecord } from './prints';
+export { PRINTS, printById, isUnsetInk, type PrintId, type PrintRecord } from './prints';
 export {
   SCHOOLS,
   binderFor,
@@ -30,6 +38,7 @@ export {
   SHEENS,
   USES,
   sealerById,
+  useOf,
   type SealerId,
   type SealerRecord,
   type SheenId,

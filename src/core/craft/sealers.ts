@@ -2,6 +2,8 @@
  * Sealers. `betweenHours` and `curedDays` at 21 °C, 50 % RH; `touchHours` until it can be handled with care.
  * Films of 80–100 µm wet a coat; a litre covers 10–12 m². Source: bench practice; the label overrules.
  */
+import type { SurfaceRecord } from './surfaces';
+
 export type SealerId =
   | 'same-medium'
   | 'glue-sealer'
@@ -223,6 +225,10 @@ export const sealerById = (id: SealerId): SealerRecord => {
   if (!record) throw new Error(`unknown sealer ${id}`);
   return record;
 };
+
+/** What a piece is for: cloth is washed, whatever else is said of it. */
+export const useOf = (surface: Pick<SurfaceRecord, 'laundered'> | null, said: UseId): UseId =>
+  surface?.laundered ? 'cloth' : said;
 
 export const USES: readonly UseId[] = ['wall', 'sunlit-wall', 'furniture', 'table-top', 'handled', 'cloth'];
 

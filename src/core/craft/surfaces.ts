@@ -46,6 +46,8 @@ interface SurfaceFacts {
   waterHarms: boolean;
   /** A clear binder cracks off. */
   opaqueMediumOnly: boolean;
+  /** Bare, it sees no sandpaper and no pencil: threads, hide, glass, glaze, wax. */
+  delicate: boolean;
   degrease: boolean;
   rusts: boolean;
   /** Its edges or a broken piece cut. */
@@ -76,6 +78,7 @@ const USUAL = {
   laundered: false,
   waterHarms: false,
   opaqueMediumOnly: false,
+  delicate: false,
   degrease: false,
   rusts: false,
   sharpEdges: false,
@@ -196,6 +199,7 @@ const LISTED = [
     laundered: true,
     opaqueMediumOnly: true,
     oven: { refusal: 'cloth', limitC: null },
+    delicate: true,
     source,
   },
   {
@@ -212,6 +216,7 @@ const LISTED = [
     opaqueMediumOnly: true,
     degrease: true,
     oven: { refusal: 'leather', limitC: null },
+    delicate: true,
     source,
   },
   {
@@ -227,6 +232,7 @@ const LISTED = [
     degrease: true,
     sharpEdges: true,
     oven: { refusal: null, limitC: 80 },
+    delicate: true,
     source,
   },
   {
@@ -242,6 +248,7 @@ const LISTED = [
     degrease: true,
     sharpEdges: true,
     oven: { refusal: null, limitC: 80 },
+    delicate: true,
     source,
   },
   {
@@ -318,6 +325,7 @@ const LISTED = [
     takesBaseCoat: false,
     ledOnly: true,
     oven: { refusal: 'candle', limitC: null },
+    delicate: true,
     source,
   },
 ] as const satisfies readonly (SurfaceFacts & { id: string })[];
@@ -325,6 +333,14 @@ const LISTED = [
 export type SurfaceId = (typeof LISTED)[number]['id'];
 export type SurfaceRecord = SurfaceFacts & { id: SurfaceId };
 export const SURFACES: readonly SurfaceRecord[] = LISTED;
+
+/** Whether fine sandpaper may touch what the print lies on: never threads, and what is delicate under paint alone. */
+export const isSandable = (surface: SurfaceRecord, coated: boolean): boolean =>
+  surface.class !== 'fabric' && (coated || !surface.delicate);
+
+/** Whether a place can be marked in pencil: what is delicate or slick is marked with bits of tape. */
+export const takesPencil = (surface: SurfaceRecord, coated: boolean): boolean =>
+  coated || (!surface.delicate && surface.class !== 'smooth');
 
 export const surfaceById = (id: SurfaceId): SurfaceRecord => {
   const record = SURFACES.find((surface) => surface.id === id);

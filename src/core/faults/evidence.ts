@@ -114,24 +114,24 @@ function ofGround({ surface }: Job, { surface: { record, groundColour } }: Piece
   ];
 }
 
-function ofCoat({ lay, method }: Job, { lay: { laying } }: PiecePlan): Said[] {
+function ofCoat({ lay, method }: Job, { lay: { laying }, method: { binder: used } }: PiecePlan): Said[] {
   // Also one that the plan refuses: it may have been used all the same.
   const binder = method.binder && binderById(method.binder);
   if (!binder) return [];
   const planned = laying?.coat.totalMl ?? null;
-  const used = lay.mediumUsedMl;
-  const share = used !== null && planned !== null && planned > 0 ? used / planned : null;
+  const usedMl = lay.mediumUsedMl;
+  const share = usedMl !== null && planned !== null && planned > 0 ? usedMl / planned : null;
   const faces = laying?.coat.faces ?? [];
   return [
     fact('washable-glue', binder.washesOut),
     fact('pale-binder', binder.wet && binder.base === 'clear' && binder.tonerKept <= PALE_KEPT && !binder.washesOut),
     fact('white-binder', binder.base === 'white'),
     fact('clear-binder', binder.wet && binder.base === 'clear'),
-    fact('damp-only', binder.wet && binder.water === 'damp'),
-    fact('film-thin', share !== null && share < THIN, used, planned),
-    fact('film-thick', share !== null && share > THICK, used, planned),
-    fact('film-right', share !== null && share >= THIN && share <= THICK, used, planned),
-    fact('one-face', faces.length === 1 && binder.faces.length > 1),
+    fact('damp-only', binder.wet && (used ?? binder).water === 'damp'),
+    fact('film-thin', share !== null && share < THIN, usedMl, planned),
+    fact('film-thick', share !== null && share > THICK, usedMl, planned),
+    fact('film-right', share !== null && share >= THIN && share <= THICK, usedMl, planned),
+    fact('one-face', faces.length === 1 && binder.faces.length > 1 && used?.coatsPaper !== false),
     fact('coat-beyond', binder.base === 'white' && lay.extendMm > 0 && laying?.coat.canGoPast === true, lay.extendMm),
   ];
 }

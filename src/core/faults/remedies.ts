@@ -2,7 +2,7 @@
  * What a remedy changes when it is pressed: of this piece now, or of a piece that is not laid yet, next time. Many are
  * done by hand and change no plan; those give null, and are noted all the same.
  */
-import type { FaultRemedyId } from '@/core/craft';
+import { isUnsetInk, printById, type FaultRemedyId } from '@/core/craft';
 import { MS_PER_HOUR } from '@/core/shared';
 import type { Job, JobPatch, PiecePlan } from '@/core/stations';
 
@@ -75,7 +75,8 @@ const NEXT: Partial<Record<FaultRemedyId, Change>> = {
   'other-glue': binder('wood-glue'),
   'base-coat': coat('chalk-type-paint'),
   'white-wash': coat('white-wash'),
-  'coat-both-faces': ({ lay }) => (lay.faces?.length === 2 ? null : { lay: { faces: ['paper', 'surface'] } }),
+  'coat-both-faces': ({ lay, method: { print } }) =>
+    lay.faces?.length === 2 || isUnsetInk(printById(print)) ? null : { lay: { faces: ['paper', 'surface'] } },
   'measure-medium': ({ lay }) => (lay.filmUm === null ? null : { lay: { filmUm: null } }),
   'thinner-coat': ({ lay }, { method }) => (method.binder ? thinner(lay.filmUm, method.binder.filmUm.min) : null),
   'more-passes': asMuchAgain,
@@ -115,8 +116,15 @@ export const changeNext = (id: FaultRemedyId, job: Job, plan: PiecePlan, now: nu
 
 const RUBS: readonly FaultRemedyId[] = ['rub-again'];
 
+const SANDS: readonly FaultRemedyId[] = ['sand-lip', 'sand-rim'];
+
+/** Nothing is sanded that sandpaper would spoil: threads, hide, bare glass. */
+const mayBeDone = (id: FaultRemedyId, plan: PiecePlan | null): boolean =>
+  !SANDS.includes(id) || plan?.mend.sandable !== false;
+
 /** Remedies in the order to try them: what a photo of the piece advises against comes last. */
-export function remediesNow(remedies: readonly FaultRemedyId[], plan: PiecePlan | null): FaultRemedyId[] {
+export function remediesNow(named: readonly FaultRemedyId[], plan: PiecePlan | null): FaultRemedyId[] {
+  const remedies = named.filter((id) => mayBeDone(id, plan));
   const decision = plan?.rub.verdict?.decision;
   const isOver = decision === 'stop' || decision === 'mend' || decision === 'seal';
   return isOver ? [...remedies].sort((a, b) => Number(RUBS.includes(a)) - Number(RUBS.includes(b))) : [...remedies];

@@ -7,7 +7,7 @@ const every = (patch: Partial<RepairContext> = {}): RepairContext[] =>
     BINDERS.flatMap((binder) =>
       SURFACES.map((surface) => ({
         ...{ school, binder, surface, printFillsBlank: false, bareSidesMm: null, wrapped: false },
-        ...{ bareWood: false, traced: false, chosen: [] },
+        ...{ bareWood: false, traced: false, chosen: [], coated: false },
         ...patch,
       })),
     ),

@@ -3,7 +3,7 @@
  * and its drying, then lettering that is traced, then the last things before the sealer. Cloth is never sanded and has
  * no pencil on it; a decal is not mended at all. Source: bench practice.
  */
-import type { BinderRecord, SchoolRecord, SurfaceRecord } from '@/core/craft';
+import { isSandable, takesPencil, type BinderRecord, type SchoolRecord, type SurfaceRecord } from '@/core/craft';
 
 export type RepairId =
   | 'holes'
@@ -11,6 +11,7 @@ export type RepairId =
   | 'worn-places'
   | 'outline'
   | 'white-edge'
+  | 'white-edge-painted'
   | 'overhang'
   | 'haze'
   | 'fade-edge'
@@ -53,6 +54,8 @@ export interface RepairContext {
   bareSidesMm: number | null;
   /** Its sides are covered by the picture, folded over. */
   wrapped: boolean;
+  /** A base coat lies between it and the print. */
+  coated: boolean;
   /** Bare or washed wood, that a stain would darken. */
   bareWood: boolean;
   traced: boolean;
@@ -62,6 +65,7 @@ export interface RepairContext {
 
 const THICK_SIDE_MM = 10;
 const isCloth = ({ surface }: RepairContext): boolean => surface.laundered;
+const maySand = ({ surface, coated }: RepairContext): boolean => isSandable(surface, coated);
 const isFabric = ({ surface }: RepairContext): boolean => surface.class === 'fabric';
 
 const REPAIRS: readonly RepairRecord[] = [
@@ -71,14 +75,14 @@ const REPAIRS: readonly RepairRecord[] = [
     id: 'outline',
     stage: 'sand',
     applies: (context) =>
-      context.binder.wholeSurface || context.printFillsBlank || isFabric(context) || !context.binder.wet
+      context.binder.wholeSurface || context.printFillsBlank || !maySand(context) || !context.binder.wet
         ? 'no'
         : 'expected',
   },
   {
     id: 'white-edge',
     stage: 'sand',
-    applies: (context) => (context.binder.base === 'white' && !isFabric(context) ? 'expected' : 'no'),
+    applies: (context) => (context.binder.base === 'white' && maySand(context) ? 'expected' : 'no'),
   },
   {
     id: 'fade-edge',
@@ -88,7 +92,14 @@ const REPAIRS: readonly RepairRecord[] = [
   {
     id: 'distress',
     stage: 'sand',
-    applies: ({ surface }) => (['wood', 'painted', 'smooth'].includes(surface.class) ? 'if-liked' : 'no'),
+    applies: (context) =>
+      maySand(context) && ['wood', 'painted', 'smooth'].includes(context.surface.class) ? 'if-liked' : 'no',
+  },
+  {
+    id: 'white-edge-painted',
+    stage: 'repaint',
+    applies: (context) =>
+      context.binder.base === 'white' && !maySand(context) && !isFabric(context) ? 'if-seen' : 'no',
   },
   { id: 'holes', stage: 'repaint', applies: ({ school }) => (school.leavesFibres ? 'if-seen' : 'no') },
   { id: 'bubbles', stage: 'repaint', applies: ({ binder }) => (binder.wet ? 'if-seen' : 'no') },
@@ -118,7 +129,7 @@ const REPAIRS: readonly RepairRecord[] = [
   {
     id: 'pencil',
     stage: 'finish',
-    applies: (context) => (context.surface.class === 'smooth' || isCloth(context) ? 'no' : 'expected'),
+    applies: ({ surface, coated }) => (takesPencil(surface, coated) ? 'expected' : 'no'),
   },
   { id: 'stain', stage: 'finish', applies: ({ bareWood }) => (bareWood ? 'if-liked' : 'no') },
   {

@@ -91,7 +91,9 @@ const pointsOf = (condition: ConditionCode): number =>
 
 export function rankMethods(context: MethodContext): Candidate[] {
   return SCHOOLS.flatMap((school) =>
-    school.binders.map((id) => judge(school, binderFor(id, school, context.atHand.labels[id] ?? null), context)),
+    school.binders.map((id) =>
+      judge(school, binderFor(id, school, context.print, context.atHand.labels[id] ?? null), context),
+    ),
   ).sort((a, b) => b.score - a.score);
 }
 

@@ -1,4 +1,11 @@
-import { finishById, hasWindow, type BinderRecord, type PrintRecord, type SchoolRecord } from '@/core/craft';
+import {
+  isUnsetInk,
+  finishById,
+  hasWindow,
+  type BinderRecord,
+  type PrintRecord,
+  type SchoolRecord,
+} from '@/core/craft';
 import type { MethodContext } from './context';
 import { isBare } from './refusals';
 
@@ -31,8 +38,8 @@ export type ConditionCode =
   | 'smooth-first';
 
 /** Dye that nothing has set, rubbed wet: it runs with every pass. */
-const isRawInkRubbed = ({ removal }: SchoolRecord, { printer, heatSet }: PrintRecord): boolean =>
-  removal === 'rub' && printer === 'inkjet' && heatSet === null;
+const isRawInkRubbed = ({ removal }: SchoolRecord, print: PrintRecord): boolean =>
+  removal === 'rub' && isUnsetInk(print);
 
 /** What must be done first for a method to work on this piece: "works if …". Source: bench practice. */
 export function conditionsFor(school: SchoolRecord, binder: BinderRecord, context: MethodContext): ConditionCode[] {

@@ -1,6 +1,7 @@
 import {
   PRINTS,
   hasWindow,
+  isUnsetInk,
   type BinderRecord,
   type FinishId,
   type PrintId,
@@ -40,7 +41,7 @@ export function refusalFor(school: SchoolRecord, binder: BinderRecord, context: 
   const { surface, print, finish, hasBaseCoat, use, lettering } = context;
   if (binder.washesOut) return refuse({ code: 'glue-washes-out' });
   if (!school.prints.includes(print.id)) return wrongPrint(school, print);
-  if (isRawInk(print) && !school.traced && !takesRawInk(school, binder, context))
+  if (isUnsetInk(print) && !school.traced && !takesRawInk(school, binder, context))
     return refuse({ code: 'inkjet-bleeds' }, 'inkjet-heat-set');
   if (school.traced && !lettering) return refuse({ code: 'photo-not-traced' });
   if (surface.laundered && !binder.holdsOnThreads) return refuse({ code: 'clear-medium-on-cloth' });
@@ -54,10 +55,6 @@ export function refusalFor(school: SchoolRecord, binder: BinderRecord, context: 
   return null;
 }
 
-/** Dye on plain paper that nothing has set. */
-const isRawInk = ({ printer, wet, heatSet }: MethodContext['print']): boolean =>
-  printer === 'inkjet' && wet === 'risky' && heatSet === null;
-
 /** Gel holds some of it where the ground drinks the water away from it; a sheet that is peeled in time, anywhere. */
 const takesRawInk = (school: SchoolRecord, binder: BinderRecord, { ground }: MethodContext): boolean =>
   school.palerInk.includes(binder.id) && (ground.porous || hasWindow(school));
@@ -67,7 +64,7 @@ export const isBare = (finish: FinishId, hasBaseCoat: boolean): boolean => finis
 function wrongPrint(school: SchoolRecord, print: MethodContext['print']): Refusal {
   const needs = school.prints[0]!;
   const onPaper = school.prints.some((id) => PRINTS.find((kind) => kind.id === id)?.wet === 'yes');
-  if (onPaper && isRawInk(print)) return refuse({ code: 'inkjet-bleeds' }, 'inkjet-heat-set');
+  if (onPaper && isUnsetInk(print)) return refuse({ code: 'inkjet-bleeds' }, 'inkjet-heat-set');
   if (print.wet === 'never') return refuse({ code: 'paper-does-not-break-down', print: print.id }, needs);
   if (onPaper && print.wet === 'own-school') return refuse({ code: 'needs-plain-paper', print: print.id }, needs);
   return refuse({ code: 'other-print', needs }, needs);

@@ -3,7 +3,8 @@
  * 12 min for the first pass over a letter-size print and half that for each later one. Between passes paper and ground
  * dry, not the binder: 10 min on sealed or painted faces, 30 on bare wood, an hour on weave and where a porous ground
  * was soaked, at the reference room; a fan or hair dryer cuts it to a third. After the last pass the piece itself is
- * damp: an hour at least, overnight where a porous ground was soaked. Source: bench
+ * damp: an hour at least, overnight where a porous ground was soaked. Where no water was used, a thin film dries in an
+ * hour or two. Source: bench
  * practice; the person's own log corrects it.
  */
 import type { BinderRecord, Ground, PrintRecord } from '@/core/craft';
@@ -57,6 +58,8 @@ const FAN_SHARE = 1 / 3;
 const ROOM_SHARES = { least: 0.5, most: 3 };
 const DRY_OUT_MINUTES = { sealed: 60, damp: 120, overnight: 600 };
 const FAN_DRY_OUT_SHARE = 0.7;
+/** Nothing was wetted: only the thin film itself is still to dry. */
+const UNWETTED = { betweenMinutes: 10, dryOutMinutes: 90 };
 
 export function rubPlan({ binder, print, ground, areaMm2, room, passes, left = null }: RubInput): RubPlan {
   const isRubbed = binder.passes.max > 0;
@@ -73,7 +76,7 @@ export function rubPlan({ binder, print, ground, areaMm2, room, passes, left = n
     number: index + 1,
     minutes:
       index + 1 === count && left && left.minutes !== null ? Math.max(1, Math.round(left.minutes)) : passMinutes(index),
-    dampenMinutes: index === 0 ? FIRST_DAMPEN_MINUTES : LATER_DAMPEN_MINUTES,
+    dampenMinutes: dampenMinutes(binder, index),
     dryMinutes: index + 1 === count ? dryOutMinutes : betweenMinutes,
   }));
   const minutesTotal = sum(list.map(({ minutes }) => minutes));
@@ -92,6 +95,11 @@ export function rubPlan({ binder, print, ground, areaMm2, room, passes, left = n
   };
 }
 
+const dampenMinutes = ({ water }: BinderRecord, index: number): number => {
+  if (water === 'none') return 0;
+  return index === 0 ? FIRST_DAMPEN_MINUTES : LATER_DAMPEN_MINUTES;
+};
+
 /** The room's air against the reference, within what is believed of a wet face. */
 function roomShare(room: Room): number {
   const deficit = vapourPressureDeficitKpa(room);
@@ -101,6 +109,7 @@ function roomShare(room: Room): number {
 const toFive = (minutes: number): number => Math.max(5, Math.round(minutes / 5) * 5);
 
 function betweenPassesMinutes({ water }: BinderRecord, ground: RubInput['ground'], room: Room): number {
+  if (water === 'none') return toFive(UNWETTED.betweenMinutes * roomShare(room));
   const soaked = ground.porous ? SOAKED_POROUS_MINUTES : SOAKED_SEALED_MINUTES;
   const still = water === 'soak' ? Math.max(soaked, ground.passDryMinutes) : ground.passDryMinutes;
   return toFive(still * roomShare(room) * (room.air === 'fan' ? FAN_SHARE : 1));
@@ -108,6 +117,11 @@ function betweenPassesMinutes({ water }: BinderRecord, ground: RubInput['ground'
 
 function dryOut({ water }: BinderRecord, { porous }: RubInput['ground'], room: Room): number {
   const { sealed, damp, overnight } = DRY_OUT_MINUTES;
+  if (water === 'none')
+    return Math.max(
+      sealed,
+      toFive(UNWETTED.dryOutMinutes * roomShare(room) * (room.air === 'fan' ? FAN_DRY_OUT_SHARE : 1)),
+    );
   const still = porous ? (water === 'soak' ? overnight : damp) : sealed;
   return Math.max(sealed, toFive(still * roomShare(room) * (room.air === 'fan' ? FAN_DRY_OUT_SHARE : 1)));
 }

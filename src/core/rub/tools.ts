@@ -18,7 +18,7 @@ const has = (map: WorkMap, kind: WorkMap['kinds'][number]) => map.kinds.includes
 
 const SPOT_TOOLS: readonly SpotTool[] = [
   { spot: 'everywhere', tool: 'fingertip', applies: () => true },
-  { spot: 'dark', tool: 'damp-cloth', applies: (map) => has(map, 'haze-stays') },
+  { spot: 'dark', tool: 'damp-cloth', applies: (map, removal) => removal === 'rub' && has(map, 'haze-stays') },
   { spot: 'even-light', tool: 'dry-fingertip', applies: (map) => has(map, 'feel-here') },
   { spot: 'edge', tool: 'flat-finger', applies: ({ goesFirst }) => goesFirst.includes('edges') },
   {

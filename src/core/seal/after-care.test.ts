@@ -79,6 +79,7 @@ describe('mending', () => {
       bareSidesMm: 18,
       wrapped: false,
       bareWood: true,
+      coated: false,
       traced: false,
       chosen: [],
       ...patch,

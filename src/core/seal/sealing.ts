@@ -100,7 +100,7 @@ const MM2_PER_M2 = 1_000_000;
 export function sealPlan(sealer: SealerRecord, areaMm2: number, room: Room, coats: number | null, least = 0): SealPlan {
   const factor = Math.max(1, dryingFactor(1, room, 1).total);
   const volumeMlPerCoat = (areaMm2 / MM2_PER_M2) * sealer.filmUm * (1 + LOSS_SHARE);
-  const count = coats ?? (sealer.bare ? 0 : Math.max(sealer.coats.min, least));
+  const count = sealer.bare ? 0 : (coats ?? Math.max(sealer.coats.min, least));
   return {
     sealer,
     coats: count,

@@ -131,6 +131,8 @@ interface RubAnswer {
 
 interface MendAnswer {
   repairs: readonly Repair[];
+  /** Fine sandpaper may touch what the print lies on; null while it is not said. */
+  sandable: boolean | null;
 }
 
 interface SealAnswer {

@@ -3,6 +3,7 @@ import {
   labourMinutes,
   nominalFilmUm,
   recipeStepOf,
+  takesPencil,
   type BinderRecord,
   type CautionId,
   type Ground,
@@ -20,6 +21,7 @@ import { pagesOf } from './sheet';
 import { clockWait, isLaid, loggedAt, nextStep, type StashNeed, type Station, type StationStep } from './station';
 import { stepText } from './step';
 import { isHeavy } from './surface';
+import { hasBaseCoat } from './surface/preparation';
 
 export const lay: Station<'lay', 'surface' | 'method'> = {
   id: 'lay',
@@ -125,6 +127,7 @@ function planLaying(job: Job, { surface, ground, print, binder, school, room }: 
     steps: layingSteps(coat, binder, school, surface, print.rect, {
       extendMm,
       bedHours: bedHours(binder, room, ground),
+      pencil: takesPencil(surface, hasBaseCoat(job.surface, surface)),
     }),
     filmUm: filmUm ?? nominalFilmUm(binder),
     room,

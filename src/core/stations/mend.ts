@@ -1,4 +1,4 @@
-import { baseCoatById, labourRate, labourMinutes } from '@/core/craft';
+import { baseCoatById, isSandable, labourRate, labourMinutes } from '@/core/craft';
 import { plainWait } from '@/core/cure';
 import { applicableRepairs, type Repair } from '@/core/mend';
 import type { PiecePlan } from './answers';
@@ -6,6 +6,7 @@ import type { Job } from './job';
 import { setUpOf } from './labour';
 import { lacksForCoat } from './lacking';
 import { isRubbed, passDryAt } from './rub';
+import { hasBaseCoat } from './surface/preparation';
 import { clockWait, loggedAt, never, nextStep, type Station, type StationStep } from './station';
 import { MEND_PARTS, stepText, type MendPart, type StepId } from './step';
 
@@ -27,6 +28,7 @@ const tracedLayers = ({ picture: { layers } }: Job) => layers.filter(({ mode }) 
 export const mend: Station<'mend', 'surface' | 'method'> = {
   id: 'mend',
   answer: ({ job }, { surface: { record, blank, print }, method: { binder, school } }) => ({
+    sandable: record ? isSandable(record, hasBaseCoat(job.surface, record)) : null,
     repairs:
       binder && school && record && blank && print
         ? applicableRepairs({
@@ -36,6 +38,7 @@ export const mend: Station<'mend', 'surface' | 'method'> = {
             printFillsBlank: print.areaMm2 > FILLS_BLANK_SHARE * blank.areaMm2,
             wrapped: blank.layout.kind === 'sides' && print.areaMm2 > FILLS_BLANK_SHARE * blank.areaMm2,
             bareWood: record.class === 'wood' && job.surface.finish === 'bare' && leavesPoresOpen(job),
+            coated: hasBaseCoat(job.surface, record),
             traced: tracedLayers(job).length > 0,
             chosen: chosenOf(job),
             bareSidesMm: blank.layout.kind === 'sides' ? null : job.surface.thicknessMm,
@@ -71,10 +74,10 @@ export const mend: Station<'mend', 'surface' | 'method'> = {
     const first = steps(job, plan).find(({ step: { kind } }) => kind === 'mend')?.step;
     return step === undefined || (first && stepText(first) === stepText(step)) ? ['sanding-dust'] : [];
   },
-  tools: (_, { surface: { record } }) =>
-    record?.class === 'fabric'
-      ? ['fine-brush', 'acrylic-colours']
-      : ['fine-brush', 'acrylic-colours', 'sandpaper-320-400'],
+  tools: ({ surface }, { surface: { record } }) =>
+    record && isSandable(record, hasBaseCoat(surface, record))
+      ? ['fine-brush', 'acrylic-colours', 'sandpaper-320-400']
+      : ['fine-brush', 'acrylic-colours'],
 };
 
 const leavesPoresOpen = ({ surface: { baseCoat } }: Job): boolean => baseCoat === 'none' || baseCoatById(baseCoat).wash;

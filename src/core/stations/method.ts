@@ -1,4 +1,4 @@
-import { groundOf, printById, schoolById, type CautionId, type SchoolRecord, type SheenId } from '@/core/craft';
+import { groundOf, printById, schoolById, useOf, type CautionId, type SchoolRecord, type SheenId } from '@/core/craft';
 import { placesOf } from '@/core/coat';
 import { keptToner, rankMethods, type KeptToner } from '@/core/method';
 import { lightnessOf } from '@/core/colour';
@@ -50,7 +50,7 @@ function answer({ job, now, atHand }: Setting, { surface }: { surface: SurfaceAn
         reachedMm2: surface.print?.reachedMm2 ?? windowArea(surface),
         lettering: letteringOf(job) === 'yes',
         whites: job.method.whites,
-        use: job.seal.use,
+        use: useOf(surface.record, job.seal.use),
         school: job.cure.school,
         hoursLeft: hoursLeft(job.dueOn, now),
         look: job.method.look,

@@ -112,9 +112,11 @@ export const rub: Station<'rub', 'surface' | 'method' | 'lay'> = {
     return minded;
   },
   tools: (_, plan) =>
-    recipeHere(plan).some(({ step }) => step === 'passes')
-      ? ['sponge-soft-side', 'terry-cloth', 'bowl-of-lukewarm-water', 'fan-or-hair-dryer']
-      : ['sponge-soft-side', 'bowl-of-lukewarm-water'],
+    plan.rub.rubbing?.water === 'none'
+      ? ['scissors-or-craft-knife', 'dust-cloth']
+      : recipeHere(plan).some(({ step }) => step === 'passes')
+        ? ['sponge-soft-side', 'terry-cloth', 'bowl-of-lukewarm-water', 'fan-or-hair-dryer']
+        : ['sponge-soft-side', 'bowl-of-lukewarm-water'],
 };
 
 function mapOf(
@@ -202,7 +204,11 @@ function steps(_: Job, plan: PiecePlan): StationStep[] {
         title: { code: school.removal === 'peel-and-roll' ? 'peel-pass' : 'rub-pass', number },
         minutes: minutes + dampenMinutes,
         wait: clockWait(dryMinutes / 60),
-        labour: { work: 'rub', setUp: null, ...(map ? { sections: sectionMinutes(map, number) } : {}) },
+        labour: {
+          work: 'rub',
+          setUp: null,
+          ...(map && dampenMinutes > 0 ? { sections: sectionMinutes(map, number) } : {}),
+        },
         holdsBack: true,
       }));
     const kind = step === 'stick' ? 'stick' : 'remove';

@@ -1,4 +1,4 @@
-import { labourRate, labourMinutes, sealerById, type CautionId } from '@/core/craft';
+import { labourRate, labourMinutes, sealerById, useOf, type CautionId } from '@/core/craft';
 import { defaultSealer, sealClock, sealPlan, sealerAsBought, sealerChoices } from '@/core/seal';
 import { airOf } from './air';
 import type { PiecePlan } from './answers';
@@ -30,8 +30,8 @@ export const seal: Station<'seal', 'surface' | 'method' | 'lay'> = {
     { surface: { record, blank, faceMm2 }, method: { binder, school, sheen }, lay },
   ) => {
     const fabric = record?.class === 'fabric';
-    const wanted = { use: choice.use, sheen, binder, fabric, sealsItself: school?.sealsItself ?? false };
-    const sealer = choice.sealer ?? defaultSealer(wanted);
+    const wanted = { use: useOf(record, choice.use), sheen, binder, fabric, sealsItself: school?.sealsItself ?? false };
+    const sealer = record?.laundered ? 'none' : (choice.sealer ?? defaultSealer(wanted));
     const least = school?.glossClears ? CLEARING_COATS : 0;
     const sealing =
       sealer && blank
@@ -73,7 +73,10 @@ export const seal: Station<'seal', 'surface' | 'method' | 'lay'> = {
     if (record?.laundered) minded.push('wash');
     return [...minded, 'label-first'];
   },
-  tools: () => ['soft-flat-brush', 'dust-cloth'],
+  tools: (_, { seal: { sealing } }) => {
+    if (sealing?.sealer.sprayed) return ['dust-mask', 'dust-cloth'];
+    return sealing?.sealer.oily ? ['lint-free-cloth', 'dust-cloth'] : ['soft-flat-brush', 'dust-cloth'];
+  },
 };
 
 function missing(_: Job, plan: PiecePlan) {

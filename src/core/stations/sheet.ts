@@ -36,8 +36,10 @@ export const sheet: Station<'sheet', 'surface'> = {
     return missing(job, plan).length === 0 ? 'ready' : 'not-yet';
   },
   isBehind: isLaid,
-  next: (_, plan) =>
-    plan.sheet.pack?.ok ? nextStep('print-sheet', 'sheet', null, printMinutes(plan)) : nextStep('fix-sheet', 'sheet'),
+  next: (job, plan) =>
+    plan.sheet.pack?.ok
+      ? nextStep('print-sheet', 'sheet', null, printMinutes(job, plan))
+      : nextStep('fix-sheet', 'sheet'),
   steps,
   doneAt: (step, job) => {
     const logged = loggedAt(job, stepText(step));
@@ -53,8 +55,17 @@ export const sheet: Station<'sheet', 'surface'> = {
   revoke: (step) => (step.kind === 'print' ? { sheet: { printedAt: null, barMeasuredMm: null } } : {}),
   needs: (step, { method: { print } }, plan) =>
     step.kind === 'print' ? { kind: 'paper', material: print, amount: pagesOf(plan) } : null,
-  cautions: (_, __, step) => (step?.kind === 'heat-set' ? ['heat-set', 'oven'] : ['knife']),
-  tools: () => ['metal-ruler', 'scissors-or-craft-knife', 'cutting-mat', 'pencil'],
+  cautions: ({ method: { print } }, _, step) => {
+    if (step?.kind === 'heat-set') return ['heat-set', 'oven'];
+    return printById(print).trim === 'knife' ? ['knife'] : [];
+  },
+  tools: ({ method: { print } }) => {
+    const { trim } = printById(print);
+    if (trim === null) return ['metal-ruler'];
+    return trim === 'scissors'
+      ? ['metal-ruler', 'scissors-or-craft-knife']
+      : ['metal-ruler', 'scissors-or-craft-knife', 'cutting-mat', 'pencil'];
+  },
 };
 
 /** The print was measured or photographed, and is not to be laid: it is printed anew. */
@@ -65,10 +76,16 @@ export const isPrintRefused = ({ sheet: { barMeasuredMm, proof } }: Pick<Job, 's
 export const pagesOf = ({ sheet: { pack } }: Pick<PiecePlan, 'sheet'>): number =>
   pack?.ok ? pack.value.pages.length : 1;
 
-const printMinutes = (plan: Pick<PiecePlan, 'sheet'>): number =>
-  FIRST_PAGE_MINUTES + labourMinutes(PRINTING, 0, pagesOf(plan)) + labourMinutes(TRIMMING, 0, pagesOf(plan));
+function printMinutes({ method: { print } }: Job, plan: Pick<PiecePlan, 'sheet'>): number {
+  const pages = pagesOf(plan);
+  const printing = FIRST_PAGE_MINUTES + labourMinutes(PRINTING, 0, pages);
+  return printById(print).trim === null ? printing : printing + labourMinutes(TRIMMING, 0, pages);
+}
 
-/** Printing and trimming; ink that is set with heat goes into the oven after it, attended. */
+/**
+ * Printing and trimming; ink that is set with heat goes into the oven after it, attended. What stays wet is printed once
+ * all else is ready, and laid in the same sitting.
+ */
 function steps(job: Job, plan: PiecePlan): StationStep[] {
   const { picture, method } = job;
   if (!isLaid(job) && missing(job, plan).length > 0) return [];
@@ -79,13 +96,23 @@ function steps(job: Job, plan: PiecePlan): StationStep[] {
       mirrored: plan.method.mirrored,
       traced: picture.layers.some(({ mode }) => mode === 'trace'),
     },
-    minutes: printMinutes(plan),
+    minutes: printMinutes(job, plan),
     wait: clockWait(0),
     labour: { work: 'print', setUp: setUpOf('print', method.print), sections: likeSections(pagesOf(plan)) },
     beside: true,
     holdsBack: isPrintRefused(job),
   };
-  const { heatSet } = printById(method.print);
+  const { heatSet, face } = printById(method.print);
+  if (face.lies === 'wet')
+    return [
+      {
+        ...printing,
+        wait: { ...clockWait(0), maxHours: face.minutes / 60 },
+        labour: { work: 'print', setUp: null },
+        beside: false,
+        holdsBack: true,
+      },
+    ];
   if (!heatSet) return [printing];
   const { temperatureC, minutes, coolMinutes } = heatSet;
   return [

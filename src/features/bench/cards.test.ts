@@ -1,10 +1,10 @@
-import { CAUTION_LEVELS, SCHOOLS } from '@/core/craft';
+import { CAUTION_LEVELS, SCHOOLS, recipeStepOf, schoolById } from '@/core/craft';
 import { planPiece, runSteps } from '@/core/plan';
 import type { Piece } from '@/records';
 import { NOW, PICTURE, readyPiece } from '@/testing/builders';
 import { cautionsAt } from '@/core/plan';
 import { STATIONS } from '@/core/stations';
-import { wordingIn } from '@/words';
+import { HAND_STEPS, wordingIn } from '@/words';
 import { benchRun } from './cards';
 
 const units = wordingIn('metric');
@@ -68,7 +68,56 @@ describe('steps as cards at the bench', () => {
       cards('tacky-peel', 'lay')?.cards.flatMap(({ timer }) => (timer && !timer.stroke ? [timer.minutes] : [])) ?? [];
     expect(timers).toHaveLength(2);
     expect(timers[0]).toBeLessThan(timers[1]);
-    expect(cards('tacky-peel', 'pass-1')?.cards[0].id).toBe('peel-try-corner');
+    const first = cards('tacky-peel', 'pass-1')?.cards.map(({ id }) => id) ?? [];
+    expect(first.indexOf('peel-try-corner')).toBeLessThan(first.indexOf('peel-peel-slowly'));
+    expect(first.indexOf('peel-peel-slowly')).toBeLessThan(first.indexOf('roll'));
+  });
+
+  it('a tacky peel sees no water: all its recipe says is said, nothing is damped, and the thin film dries in hours', () => {
+    const passes = runsOf(PIECES['tacky-peel']).filter(({ step }) => step.station === 'rub');
+    const said = passes.flatMap(({ run }) => run.cards.map(({ text }) => text));
+    for (const hand of recipeStepOf(schoolById('tacky-peel'), 'passes')!.does) expect(said).toContain(HAND_STEPS[hand]);
+    expect(said.join(' ')).not.toMatch(/spray|sponge|cloth|damp/i);
+    expect(said[0]).toMatch(/no water/i);
+    expect(passes.flatMap(({ run }) => run.tools)).not.toContain('bowl-of-lukewarm-water');
+    const last = passes.at(-1)!.step.waitHours;
+    expect(last).toBeGreaterThanOrEqual(1);
+    expect(last).toBeLessThanOrEqual(2);
+  });
+
+  describe('ink that nothing has set', () => {
+    const inked = (
+      school: Piece['method']['school'],
+      binder: Piece['method']['binder'],
+      faces: Piece['lay']['faces'],
+    ) => {
+      const piece = on(
+        { kind: 'soft-wood', finish: 'bare', baseCoat: 'none' },
+        { school, binder, print: 'inkjet-plain' },
+      );
+      return { ...piece, lay: { ...piece.lay, faces } };
+    };
+    const laying = (piece: Piece) =>
+      runsOf(piece)
+        .find(({ step }) => step.id === 'lay')
+        ?.run.cards.map(({ id }) => id) ?? [];
+    it.each([
+      ['dry-and-rub', 'fluid-gel'],
+      ['dry-and-rub', 'heavy-gel'],
+      ['tacky-peel', 'fluid-gel'],
+      ['tacky-peel', 'heavy-gel'],
+      ['tacky-peel', 'glue-sealer'],
+    ] as const)('%s with %s: is never brushed, even where both faces were asked for', (school, binder) => {
+      for (const faces of [null, ['paper'], ['paper', 'surface']] as const) {
+        const ids = laying(inked(school, binder, faces && [...faces]));
+        expect(ids).toContain('coat-surface');
+        expect(ids).not.toContain('coat-paper');
+      }
+    });
+    it('may be brushed once it is set with heat', () => {
+      const piece = inked('dry-and-rub', 'fluid-gel', null);
+      expect(laying({ ...piece, method: { ...piece.method, print: 'inkjet-heat-set' } })).toContain('coat-paper');
+    });
   });
   it('hot, sharp and unhealthy work shows its caution', () => {
     expect(cards('liner-heat', 'lay')?.cautions).toContain('heat-set');
@@ -80,7 +129,123 @@ describe('steps as cards at the bench', () => {
   it('says the figures of the plan', () => {
     expect(cards('dry-and-rub', 'seal-1')?.cards.find(({ id }) => id === 'coat')?.figure).toMatch(/ml$/);
     expect(cards('dry-and-rub', 'pass-1')?.cards.find(({ id }) => id === 'damp')?.timer?.minutes).toBe(2);
-    expect(cards('dry-and-rub', 'print')?.cards[0].figure).toBe('1 page');
+    expect(cards('dry-and-rub', 'print')?.cards.find(({ id }) => id === 'print')?.figure).toBe('1 page');
+  });
+
+  describe('each kind of print has its own cards', () => {
+    const printing = (school: string) => cards(school, 'print')!;
+    const textOf = (school: string) =>
+      printing(school)
+        .cards.map(({ text }) => text)
+        .join(' ');
+    it.each([
+      ['dry-and-rub', /plain copy paper.*laser/i, /knife/i],
+      ['slip-paper', /slip-coated.*coated side/i, /scissors/i],
+      ['liner-peel', /labels peeled off.*shiny side.*laser/i, null],
+      ['liner-heat', /labels peeled off.*shiny side.*laser/i, null],
+      ['liner-press', /labels peeled off.*shiny side.*inkjet/i, null],
+      ['film-bed', /film made for inkjet.*rough side/i, /scissors/i],
+    ])('%s', (school, material, trimmed) => {
+      expect(textOf(school)).toMatch(material);
+      const trim = printing(school).cards.find(({ id }) => id === 'trim');
+      if (trimmed) expect(trim?.text).toMatch(trimmed);
+      else expect(trim).toBeUndefined();
+    });
+    it.each(['liner-peel', 'liner-heat', 'liner-press'])(
+      '%s: the bar is measured on plain paper, before the liner',
+      (school) => {
+        const ids = printing(school).cards.map(({ id }) => id);
+        expect(ids.indexOf('measure')).toBeLessThan(ids.indexOf('print'));
+        expect(printing(school).cards.find(({ id }) => id === 'measure')?.text).toMatch(/plain paper/);
+        expect(printing(school).cautions).not.toContain('knife');
+      },
+    );
+  });
+
+  describe('what sandpaper, pencil and sealer would spoil', () => {
+    const CASES: [string, Piece][] = [
+      ['cloth', PIECES['opaque-base']],
+      [
+        'leather',
+        on({ kind: 'leather', finish: 'bare', baseCoat: 'none' }, { school: 'opaque-base', binder: 'opaque-medium' }),
+      ],
+      [
+        'bare glass',
+        on({ kind: 'glass', finish: 'bare', baseCoat: 'none' }, { school: 'dry-and-rub', binder: 'fluid-gel' }),
+      ],
+      [
+        'glaze',
+        on(
+          { kind: 'glazed-ceramic', finish: 'bare', baseCoat: 'none' },
+          { school: 'dry-and-rub', binder: 'fluid-gel' },
+        ),
+      ],
+      [
+        'wax',
+        on({ kind: 'led-candle', finish: 'bare', baseCoat: 'none' }, { school: 'dry-and-rub', binder: 'fluid-gel' }),
+      ],
+    ];
+    it.each(CASES)('%s is neither sanded nor marked in pencil', (_, piece) => {
+      const run = runsOf(piece);
+      expect(run.some(({ step }) => step.station === 'mend')).toBe(true);
+      const said = run.flatMap(({ run: { cards: all } }) => all.map(({ text }) => text)).join(' ');
+      expect(said).not.toMatch(/\bsand(ed|ing)?\b|grit|with pencil|pencil marks/i);
+      expect(run.flatMap(({ run: { tools } }) => tools)).not.toContain('sandpaper-320-400');
+      expect(said).toMatch(/tape, no pencil/);
+    });
+    it('painted glass is sanded and marked as any painted face', () => {
+      const piece = on(
+        { kind: 'glass', finish: 'bare', baseCoat: 'chalk-type-paint' },
+        { school: 'dry-and-rub', binder: 'fluid-gel' },
+      );
+      expect(runsOf(piece).flatMap(({ run: { tools } }) => tools)).toContain('sandpaper-320-400');
+    });
+    it('cloth is not sealed, whatever was said of its use, its sealer or its coats', () => {
+      const cloth = PIECES['opaque-base'];
+      for (const seal of [
+        { use: 'wall', sealer: null, coats: null },
+        { use: 'handled', sealer: 'acrylic-varnish', coats: 3 },
+        { use: 'wall', sealer: 'none', coats: 2 },
+      ] as const)
+        expect(
+          runsOf({ ...cloth, seal: { ...cloth.seal, ...seal } }).filter(({ step }) => step.station === 'seal'),
+        ).toEqual([]);
+    });
+  });
+
+  describe('each kind of sealer has its own card', () => {
+    const sealedBy = (sealer: Piece['seal']['sealer']) => {
+      const piece = readyPiece();
+      return runsOf({ ...piece, seal: { ...piece.seal, sealer } }).filter(({ step }) => step.station === 'seal');
+    };
+    const said = (sealer: Piece['seal']['sealer']) =>
+      sealedBy(sealer)
+        .flatMap(({ run }) => run.cards.map(({ text }) => text))
+        .join(' ');
+    it('spray: light coats, from so far away, that build up; wax: rubbed on and wiped off; no brush for either', () => {
+      expect(said('spray')).toMatch(/light coat.*25 to 30 cm.*build/i);
+      expect(said('wax')).toMatch(/rub a little wax.*wipe off/i);
+      for (const sealer of ['spray', 'wax'] as const) {
+        expect(said(sealer)).not.toMatch(/brush|long strokes/i);
+        expect(sealedBy(sealer).flatMap(({ run }) => run.tools)).not.toContain('soft-flat-brush');
+      }
+      expect(said('acrylic-varnish')).toMatch(/long strokes.*wash the brush/i);
+      expect(said('glue-sealer')).toMatch(/thick it stays cloudy/i);
+    });
+  });
+
+  it('a liner that stays wet is printed when all else is ready, and laid in the same sitting', () => {
+    const piece = on(
+      { kind: 'terracotta', finish: 'bare' },
+      { school: 'liner-press', binder: 'none', print: 'inkjet-liner' },
+    );
+    const steps = runsOf(piece).map(({ step }) => step);
+    const at = steps.findIndex(({ id }) => id === 'print');
+    expect(steps[at + 1].id).toBe('lay');
+    expect(steps[at].after).toEqual([steps[at - 1].id]);
+    expect(steps[at].wait.hours).toBe(0);
+    expect(steps[at].wait.maxHours! * 60).toBeLessThanOrEqual(15);
+    expect(steps[at].setUp).toBeNull();
   });
 
   it.each(Object.keys(PIECES))('%s: what is to mind is the same at the desk and at the bench', (school) => {

@@ -12,7 +12,8 @@ const ELSEWHERE = {
 
 /** What the piece is for decides over the method and over the sealer: one field, shown at both. */
 export function UseField({ at, testId }: { at: keyof typeof ELSEWHERE; testId: string }) {
-  const { piece, change } = useOpenPiece();
+  const { piece, plan, change } = useOpenPiece();
+  if (plan.surface.record?.laundered) return null;
   return (
     <SelectField
       label={say`What the piece is for`}

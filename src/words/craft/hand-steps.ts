@@ -5,7 +5,7 @@ export const HAND_STEPS: Readonly<Record<HandStep, string>> = said({
   'try-corner': 'Lift a corner. If the picture comes with it, lay it back and wait a minute.',
   'peel-slowly': 'Peel slowly at a low angle.',
   'roll-fibres':
-    'Wait 1 to 2 min, then roll the fibres off with a damp fingertip; a craft knife lifts islands of paper.',
+    'Wait 1 to 2 min, then roll the fibres off with a dry fingertip; a craft knife lifts islands of paper.',
   'gloss-clears-rest': 'Let it dry; two coats of gloss varnish clear what is left.',
   'wet-back': 'Wet the back evenly for 15 to 30 s.',
   'peel-in-one': 'Peel the sheet off in one go, from a corner.',

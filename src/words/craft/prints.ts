@@ -1,4 +1,4 @@
-import type { PrintId } from '@/core/craft';
+import type { PrintId, PrintRecord } from '@/core/craft';
 import type { Named } from './named';
 import { said } from '../say';
 
@@ -57,4 +57,57 @@ export const PRINT_WORDS: Readonly<Record<PrintId, PrintWords>> = said({
     inText: 'inkjet on transparency film',
     note: 'Lifted off a gesso bed: a school of its own.',
   },
+});
+
+/** What it is printed on, which side, with toner or ink; and how it is held from then on. */
+export const PRINT_HANDLING: Readonly<Record<PrintId, { material: string; touch: string }>> = said({
+  'laser-plain': {
+    material: 'Plain copy paper, in a laser printer or at a copy shop: toner, no photo paper.',
+    touch: 'Toner lies fast: it may be touched.',
+  },
+  'laser-heavy': {
+    material: 'Heavier plain paper without a coating, in a laser printer or at a copy shop: toner.',
+    touch: 'Toner lies fast: it may be touched.',
+  },
+  'inkjet-plain': {
+    material: 'Plain copy paper, in the inkjet printer at its best quality.',
+    touch: 'Let the ink dry, and hold it by its rim: a damp finger smears it.',
+  },
+  'inkjet-heat-set': {
+    material: 'Plain copy paper, in the inkjet printer at its best quality.',
+    touch: 'Let the ink dry, and hold it by its rim: a damp finger smears it until it is set with heat.',
+  },
+  'laser-card': {
+    material: 'Card does not soften in water: print it on plain copy paper instead.',
+    touch: 'Toner lies fast: it may be touched.',
+  },
+  'photo-paper': {
+    material: 'Photo paper does not soften in water: copy it onto plain paper, with toner.',
+    touch: 'Toner lies fast: it may be touched.',
+  },
+  'slip-paper': {
+    material: 'Slip-coated transfer paper, in a laser printer: its coated side is printed, one sheet at a time.',
+    touch: 'Hold it by its rim, and keep it dry.',
+  },
+  'inkjet-liner': {
+    material:
+      'The backing of a label sheet, its labels peeled off: its shiny side is printed, in an inkjet printer. ' +
+      'A flimsy one goes on a plain page, held with a glue stick, or it jams.',
+    touch: 'The ink stays wet: hold it by its rim, and lay it within minutes.',
+  },
+  'release-liner': {
+    material:
+      'The backing of a label sheet, its labels peeled off: its shiny side is printed, in a laser printer. ' +
+      'A flimsy one goes on a plain page, held with a glue stick, or it jams.',
+    touch: 'Toner lies loose on it: hold it by its rim. No finger, ruler or knife on the picture.',
+  },
+  'inkjet-film': {
+    material: 'Film made for inkjet printers, its rough side printed. Never in a laser printer: it can melt there.',
+    touch: 'Let the ink dry, and hold it by its rim.',
+  },
+});
+
+export const TRIM_WORDS: Readonly<Record<NonNullable<PrintRecord['trim']>, string>> = said({
+  knife: 'Trim along the cut line with knife and metal ruler, so that no white rim is left.',
+  scissors: 'Trim along the cut line with scissors, holding it by its rim, so that no white rim is left.',
 });

@@ -11,6 +11,7 @@ import { linerPress } from './liner-press';
 import { filmBed } from './film-bed';
 import { trace } from './trace';
 import { binderById, type BinderId, type BinderRecord } from '../binders';
+import { isUnsetInk, type PrintRecord } from '../prints';
 import { hasWindow, type SchoolFacts } from './school';
 
 export type { Removal, SignOfTime } from './school';
@@ -57,12 +58,21 @@ export interface LabelValues {
   openMinutes: number | null;
 }
 
-/** The binder as this school uses it, with the label's values laid over. */
-export function binderFor(id: BinderId, school: SchoolRecord, label: LabelValues | null = null): BinderRecord {
+/**
+ * The binder as this school uses it for a print, with the label's values laid over. Over ink that nothing has set it is
+ * never brushed: the surface alone is coated.
+ */
+export function binderFor(
+  id: BinderId,
+  school: SchoolRecord,
+  print: PrintRecord,
+  label: LabelValues | null = null,
+): BinderRecord {
   const usual = binderById(id);
   // What the sign has shown of a binder holds for its own wait, not for a school's or a label's.
   const signHours = school.overrides.waitHours ? null : usual.signHours;
-  const used: BinderRecord = { ...usual, signHours, ...school.overrides };
+  const unset = isUnsetInk(print) && usual.wet ? ({ faces: ['surface'], coatsPaper: false } as const) : {};
+  const used: BinderRecord = { ...usual, signHours, ...school.overrides, ...unset };
   if (!label) return used;
   const { filmUm, waitHours, openMinutes } = label;
   return {

@@ -23,7 +23,15 @@ export interface SchoolFacts {
   overrides: Partial<
     Pick<
       BinderRecord,
-      'waitHours' | 'clockFloorHours' | 'passes' | 'faces' | 'wholeSurface' | 'openMinutes' | 'skill' | 'tonerKept'
+      | 'waitHours'
+      | 'clockFloorHours'
+      | 'passes'
+      | 'faces'
+      | 'wholeSurface'
+      | 'openMinutes'
+      | 'skill'
+      | 'tonerKept'
+      | 'water'
     >
   >;
   /** Surfaces it is for; null for all. */

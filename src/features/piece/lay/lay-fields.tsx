@@ -23,12 +23,14 @@ export function LayFields() {
   return (
     <Part title={say`Change`}>
       <Fields>
-        <ChoiceField
-          label={say`Coat`}
-          value={faceChoice(lay.faces ?? binder.faces)}
-          options={FACES}
-          onCommit={(choice) => change('lay', { faces: facesOf(choice) }, say`coated faces`)}
-        />
+        {binder.coatsPaper && (
+          <ChoiceField
+            label={say`Coat`}
+            value={faceChoice(lay.faces ?? binder.faces)}
+            options={FACES}
+            onCommit={(choice) => change('lay', { faces: facesOf(choice) }, say`coated faces`)}
+          />
+        )}
         {planned.coat.canGoPast && (
           <LengthField
             small

@@ -17,6 +17,9 @@ export function layReasons({ lay }: Piece, plan: PiecePlan, units: Wording): Rea
       figure: units.area(areaMm2),
       text: `${face === 'paper' ? say`of paper` : coatedWords(laying, lay.extendMm, units)}: ${units.volume(volumeMl)}`,
     })),
+    ...(plan.method.binder.coatsPaper
+      ? []
+      : [{ figure: say`surface only`, text: say`ink that nothing has set runs under a brush: the print stays dry` }]),
     { figure: units.film(laying.filmUm), text: say`wet film on each face`, overruled: lay.filmUm !== null },
     ...(coat.bed
       ? [

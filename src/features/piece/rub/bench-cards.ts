@@ -8,13 +8,14 @@ import { HAND_STEPS, WATER_WORDS, areaWords, sectionPlace, stepTitle, type Wordi
 import { card, cardTimer, type BenchCard, type BenchCards } from '../station-feature';
 import { say } from '@/words/say';
 
-/** Of a peel's hand steps, those before the rolling. */
-const PEELING_STEPS = 2;
-
 const handCards = (hands: readonly HandStep[], id: string): BenchCard[] =>
   hands.map((hand) => card(`${id}-${hand}`, HAND_STEPS[hand]));
 
 const ROLL = say`Roll the paper off with your fingertips in small circles. Brush the rolls aside.`;
+const ROLL_DRY = say`Roll off what paper shows, with a dry fingertip. Brush the rolls aside.`;
+/** Of a peel's hands, the one that rolls, after a minute or two. */
+const ROLLING: HandStep = 'roll-fibres';
+const ROLL_AFTER_MINUTES = 2;
 
 /** One card for it all, or one a section: the next one softens under its cloth while this one is rubbed. */
 function rubbingCards(pass: RubPlan['passes'][number], map: WorkMap | null): BenchCard[] {
@@ -68,6 +69,29 @@ function areaCards({ rub: { readings } }: Job, { rub: { verdict } }: PiecePlan, 
   });
 }
 
+/** A film that is minutes old sees no water: its recipe's hands, then a dry fingertip; what dries is the film. */
+function dryCards(pass: RubPlan['passes'][number], { method: { school } }: PiecePlan, rubbing: RubPlan): BenchCard[] {
+  const hands = (school && recipeStepOf(school, 'passes')?.does) ?? [];
+  const at = hands.indexOf(ROLLING);
+  const last = pass.number === rubbing.passes.length;
+  const dries = formatDuration(pass.dryMinutes / 60);
+  const timer = cardTimer(say`Rub, pass ${pass.number}`, pass.minutes);
+  const figure = say`${pass.minutes} min`;
+  const rolled =
+    pass.number === 1
+      ? [
+          ...handCards(hands.slice(0, at), 'peel'),
+          card('roll', HAND_STEPS[ROLLING], figure, cardTimer(say`Wait before rolling`, ROLL_AFTER_MINUTES), timer),
+        ]
+      : [card('roll', ROLL_DRY, figure, timer)];
+  return [
+    card('no-water', WATER_WORDS.none.bench),
+    ...rolled,
+    card('dry', say`Let it dry ${dries}. Nothing was wetted: only the thin film is still to dry.`, dries),
+    ...(last ? handCards(hands.slice(at + 1), 'peel') : []),
+  ];
+}
+
 const MOST_AREAS = 8;
 const MOSTLY = 0.5;
 
@@ -84,12 +108,10 @@ export const rubCards: BenchCards = ({ step, title, wait }, job, plan, units) =>
     const dries = wait.hours > 0 ? formatDuration(wait.hours) : null;
     return dries === null ? cards : [...cards, card('off-wait', say`It dries ${dries} before the next step.`, dries)];
   }
-  const peeling = school?.removal === 'peel-and-roll' && pass.number === 1;
-  const peel = peeling ? (recipeStepOf(school, 'passes')?.does ?? []).slice(0, PEELING_STEPS) : [];
+  if (rubbing.water === 'none') return dryCards(pass, plan, rubbing);
   const last = pass.number === rubbing.passes.length;
   const between = formatDuration(rubbing.betweenMinutes / 60);
   return [
-    ...handCards(peel, 'peel'),
     card(
       'damp',
       WATER_WORDS[rubbing.water].bench,

@@ -22,14 +22,16 @@ export function PassesPart({ rub }: { rub: Rub }) {
       <Note>
         {sentences(WATER_WORDS[planned.water].rule, say`Brush the rolls aside.`, say`Staying on one spot rubs a hole.`)}
       </Note>
-      <details className={css.signs}>
-        <summary>{say`What the paper says`}</summary>
-        <ul>
-          {SIGN_WHILE_RUBBING.map((sign) => (
-            <li key={sign}>{sign}</li>
-          ))}
-        </ul>
-      </details>
+      {planned.water !== 'none' && (
+        <details className={css.signs}>
+          <summary>{say`What the paper says`}</summary>
+          <ul>
+            {SIGN_WHILE_RUBBING.map((sign) => (
+              <li key={sign}>{sign}</li>
+            ))}
+          </ul>
+        </details>
+      )}
       <StationTools station="rub" />
     </Part>
   );
@@ -49,7 +51,9 @@ function PassRow({ rub: { done, total }, pass, index }: { rub: Rub; pass: NonNul
       disabled={index !== done - 1}
       onToggle={() => steps.revoke({ kind: 'pass', number: done }, say`pass ${done} not done`)}
     >
-      {say`Pass ${pass.number}: damp ${pass.dampenMinutes} min, rub ${pass.minutes} min`}
+      {pass.dampenMinutes > 0
+        ? say`Pass ${pass.number}: damp ${pass.dampenMinutes} min, rub ${pass.minutes} min`
+        : say`Pass ${pass.number}: ${pass.minutes} min, dry`}
       <small>{rubbed ? say`done ${dated(rubbed.at, 'EEE HH:mm')}, ${rubbed.minutes} min` : after}</small>
     </TickRow>
   );

@@ -1,6 +1,6 @@
 'use client';
 import { SHEENS } from '@/core/craft';
-import { ChoiceField, Fields, FigureField, Part, Wide } from '@/ui';
+import { ChoiceField, Fields, FigureField, Note, Part, Wide } from '@/ui';
 import { SHEEN_WORDS } from '@/words';
 import { say } from '@/words/say';
 import { useOpenPiece } from '../piece-context';
@@ -9,6 +9,8 @@ import { UseField } from '../use-field';
 /** What the sealer follows from: use and sheen; and how many coats. */
 export function SealFields() {
   const { piece, plan, change } = useOpenPiece();
+  if (plan.surface.record?.laundered)
+    return <Note>{say`Cloth is worn and washed: nothing goes over the picture.`}</Note>;
   return (
     <Part title={say`Change`}>
       <Fields>

@@ -1,11 +1,11 @@
 import { printById } from '@/core/craft';
 import type { Job, PiecePlan } from '@/core/stations';
-import { counted, type Wording } from '@/words';
+import { PRINT_HANDLING, TRIM_WORDS, counted, sentences, type Wording } from '@/words';
 import { card, cardTimer, type BenchCard, type BenchCards } from '../station-feature';
 import { say } from '@/words/say';
 
 export const sheetCards: BenchCards = ({ step }, job, plan, units) =>
-  step.kind === 'heat-set' ? heatCards(job, units) : printCards(plan, units);
+  step.kind === 'heat-set' ? heatCards(job, units) : printCards(job, plan, units);
 
 function heatCards({ method: { print } }: Job, units: Wording): BenchCard[] {
   const { heatSet } = printById(print);
@@ -29,28 +29,40 @@ function heatCards({ method: { print } }: Job, units: Wording): BenchCard[] {
 function printWords(pages: number, mirrored: boolean): string {
   if (mirrored)
     return pages === 1
-      ? say`Print the page at 100 %, on toner, mirrored: lettering must read backwards.`
-      : say`Print all ${pages} pages at 100 %, on toner, mirrored: lettering must read backwards.`;
+      ? say`Print the page at 100 %, mirrored: lettering must read backwards.`
+      : say`Print all ${pages} pages at 100 %, mirrored: lettering must read backwards.`;
   return pages === 1
-    ? say`Print the page at 100 %, on paper, the right way round.`
-    : say`Print all ${pages} pages at 100 %, on paper, the right way round.`;
+    ? say`Print the page at 100 %, the right way round.`
+    : say`Print all ${pages} pages at 100 %, the right way round.`;
 }
 
+/** What it is printed on, and how that is held, measured and trimmed: each kind of print has its own way. */
 function printCards(
+  { method: { print: kind } }: Job,
   { sheet: { pack }, surface: { print }, method: { mirrored } }: PiecePlan,
   units: Wording,
 ): BenchCard[] {
+  const { face, trim } = printById(kind);
   const pages = pack?.ok ? pack.value.pages.length : 1;
   const size = print ? units.size(print.rect.widthMm, print.rect.heightMm) : null;
+  const bar = units.system === 'inch' ? say`4 in` : say`100 mm`;
+  const handling = PRINT_HANDLING[kind];
+  const measure =
+    face.lies === 'fast'
+      ? card('measure', say`Measure the ${bar} bar, and the print across. If either is off, don’t lay it.`, size)
+      : card(
+          'measure',
+          say`First print a page on plain paper, and measure its ${bar} bar there. No ruler comes near the liner.`,
+          size,
+        );
+  const printing = card(
+    'print',
+    sentences(printWords(pages, mirrored), handling.touch),
+    counted(pages, 'page', 'pages'),
+  );
   return [
-    card('print', printWords(pages, mirrored), counted(pages, 'page', 'pages')),
-    card(
-      'measure',
-      units.system === 'inch'
-        ? say`Measure the 4 in bar, and the print across. If either is off, don’t lay it.`
-        : say`Measure the 100 mm bar, and the print across. If either is off, don’t lay it.`,
-      size,
-    ),
-    card('trim', say`Trim along the cut line with knife and metal ruler, so that no white rim is left.`),
+    card('material', handling.material),
+    ...(face.lies === 'fast' ? [printing, measure] : [measure, printing]),
+    ...(trim === null ? [] : [card('trim', TRIM_WORDS[trim])]),
   ];
 }

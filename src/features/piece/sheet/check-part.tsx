@@ -1,10 +1,11 @@
 'use client';
 import { Button } from '@mui/material';
+import { printById } from '@/core/craft';
 import { barVerdict, type BarVerdict } from '@/core/sheet';
 import { isPrintRefused } from '@/core/stations';
 import { Fields, Note, Part, TextButton, Wide, dated, useClock, useUnits } from '@/ui';
 import { sayWith } from '@/ui/say-with';
-import { sentences } from '@/words';
+import { PRINT_HANDLING, sentences } from '@/words';
 import { say } from '@/words/say';
 import { useOpenPiece } from '../piece-context';
 import { StationTools } from '../station-cautions';
@@ -27,6 +28,8 @@ export function CheckPart({ tiled }: { tiled: boolean }) {
   const bar = useBarVerdict();
   const { print } = plan.surface;
   const { sheet } = piece;
+  const { print: kind } = piece.method;
+  const { face, trim } = printById(kind);
   return (
     <Part title={say`Check the print`}>
       <Fields>
@@ -54,7 +57,15 @@ export function CheckPart({ tiled }: { tiled: boolean }) {
           )}
         </Note>
       )}
-      <Note>{say`Trim along the corner marks, inside the edge so that no white rim is left.`}</Note>
+      <Note>{sentences(PRINT_HANDLING[kind].material, PRINT_HANDLING[kind].touch)}</Note>
+      {face.lies !== 'fast' && (
+        <Note>{say`Print a page on plain paper first, and measure the bar there: no ruler comes near the liner.`}</Note>
+      )}
+      <Note>
+        {trim === null
+          ? say`It is not trimmed: what is bare around the picture leaves nothing.`
+          : say`Trim along the corner marks, inside the edge so that no white rim is left.`}
+      </Note>
       <StationTools station="sheet" />
     </Part>
   );
@@ -89,16 +100,13 @@ function Printed() {
   const { piece } = useOpenPiece();
   const steps = useStepDone();
   const { sheet } = piece;
+  const { trim } = printById(piece.method.print);
   const printAgain = () => steps.revoke({ kind: 'print' }, say`not printed`);
   return (
     <div>
       {sheet.printedAt === null || isPrintRefused(piece) ? (
-        <Button
-          variant="outlined"
-          onClick={() => steps.done({ kind: 'print' }, say`printed and trimmed`)}
-          data-testid="printed"
-        >
-          {isPrintRefused(piece) ? say`Printed again and trimmed` : say`Printed and trimmed`}
+        <Button variant="outlined" onClick={() => steps.done({ kind: 'print' }, say`printed`)} data-testid="printed">
+          {printedWords(trim !== null, isPrintRefused(piece))}
         </Button>
       ) : (
         <Note>{sayWith`Printed ${dated(sheet.printedAt, 'd MMM HH:mm')}.
@@ -106,6 +114,11 @@ function Printed() {
       )}
     </div>
   );
+}
+
+function printedWords(trimmed: boolean, again: boolean): string {
+  if (trimmed) return again ? say`Printed again and trimmed` : say`Printed and trimmed`;
+  return again ? say`Printed again` : say`Printed`;
 }
 
 function BarSays({ bar }: { bar: BarVerdict }) {
