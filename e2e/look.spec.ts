@@ -283,7 +283,7 @@ test('a piece saved by an earlier version opens as it was', async ({ page }) => 
   await typeInto(page, 'blank-width', '21 cm');
   await settled(page);
   expect((await storedPieces(page))[0]).toMatchObject({
-    version: 11,
+    version: 12,
     work: { done: [], draws: [] },
     cure: { through: 'typed' },
     surface: { widthMm: 210, shape: { kind: 'rectangle' } },

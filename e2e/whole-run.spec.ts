@@ -197,6 +197,6 @@ test('rubbed, mended, sealed and kept', async () => {
       await expect(page.getByRole('link', { name: `${station}, done` })).toBeVisible();
     }
     const [stored] = await storedPieces(page);
-    expect(stored).toMatchObject({ name: 'Signal box', version: 11, keep: { rating: 4 } });
+    expect(stored).toMatchObject({ name: 'Signal box', version: 12, keep: { rating: 4 } });
   });
 });

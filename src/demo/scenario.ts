@@ -37,7 +37,7 @@ export function demoPieces(now: number): Piece[] {
   const room: Piece['cure'] = {
     ...DEMO_ROOM,
     air: 'still',
-    school: 'sign',
+    waitBy: 'sign',
     labelHours: null,
     cover: 'open',
     oven: null,

@@ -16,13 +16,30 @@ import {
   withPictures,
 } from './index';
 
+/** A piece as version 11 stored it. */
+function asEleven() {
+  const { surface, method, cure, keep, ...piece } = readyPiece();
+  const { bakeSafe: _b, ...oldSurface } = surface;
+  const { settled: _s, ...oldMethod } = method;
+  const { waitBy, ...oldCure } = cure;
+  const { boughtPrice: _p, ...oldKeep } = keep;
+  return {
+    ...piece,
+    version: 11,
+    surface: oldSurface,
+    method: oldMethod,
+    cure: { ...oldCure, school: waitBy },
+    keep: oldKeep,
+  };
+}
+
 /** A piece as version 4 stored it. */
 function versionFour() {
   const {
     work: _w,
     cure: { cover: _c, oven: _o, through: _t, signs: _s, ...cure },
     ...piece
-  } = readyPiece();
+  } = asEleven();
   return { ...piece, version: 4, cure };
 }
 
@@ -86,7 +103,7 @@ const CASES: Readonly<Record<number, () => void>> = {
     });
   },
   5: () => {
-    const old = (method: object) => ({ ...readyPiece(), version: 5, method: { ...readyPiece().method, ...method } });
+    const old = (method: object) => ({ ...asEleven(), version: 5, method: { ...asEleven().method, ...method } });
     const tried = { surface: 'canvas', baseCoat: 'none', school: 'E1', binder: 'fluid-gel' };
     expect(readPiece(old({ school: 'A', tryOn: [tried] }))).toMatchObject({
       ok: true,
@@ -95,7 +112,7 @@ const CASES: Readonly<Record<number, () => void>> = {
     expect(readPiece(old({ school: null })).ok).toBe(true);
   },
   6: () => {
-    const { surface, keep, ...piece } = readyPiece();
+    const { surface, keep, ...piece } = asEleven();
     const { paintAge: _a, underColour: _u, ...oldSurface } = surface;
     const { paintTin: _p, ...prices } = keep.prices;
     const done = [{ step: 'mend', at: NOW, minutes: null, planned: 15 }];
@@ -118,13 +135,13 @@ const CASES: Readonly<Record<number, () => void>> = {
     });
   },
   7: () => {
-    const { faults: _, rub, mend, ...piece } = readyPiece();
+    const { faults: _, rub, mend, ...piece } = asEleven();
     const { readings: _r, ...oldRub } = rub;
     const { wear: _w, glaze: _g, ...oldMend } = mend;
     expect(readPiece({ ...piece, version: 7, rub: oldRub, mend: oldMend })).toEqual({ ok: true, value: readyPiece() });
   },
   8: () => {
-    const { picture, surface, ...piece } = readyPiece();
+    const { picture, surface, ...piece } = asEleven();
     const { keepClear: _k, ...oldPicture } = picture;
     const { face: _f, ...oldSurface } = surface;
     expect(readPiece({ ...piece, version: 8, picture: oldPicture, surface: oldSurface })).toEqual({
@@ -133,13 +150,19 @@ const CASES: Readonly<Record<number, () => void>> = {
     });
   },
   9: () => {
-    const { set: _s, template: _t, ...piece } = readyPiece();
+    const { set: _s, template: _t, ...piece } = asEleven();
     expect(readPiece({ ...piece, version: 9 })).toEqual({ ok: true, value: readyPiece() });
   },
   10: () => {
-    const { rub, ...piece } = readyPiece();
+    const { rub, ...piece } = asEleven();
     const { overruledAt: _o, ...oldRub } = rub;
     expect(readPiece({ ...piece, version: 10, rub: oldRub })).toEqual({ ok: true, value: readyPiece() });
+  },
+  11: () => {
+    expect(readPiece(asEleven())).toEqual({ ok: true, value: readyPiece() });
+    const byClock = { ...asEleven(), cure: { ...asEleven().cure, school: 'clock' } };
+    expect(readPiece(byClock)).toMatchObject({ ok: true, value: { cure: { waitBy: 'clock' } } });
+    expect(readPiece(byClock)).not.toMatchObject({ value: { cure: { school: 'clock' } } });
   },
 };
 

@@ -38,6 +38,7 @@ export const FULL_PIECE: Piece = {
     ...{ widthMm: 240, heightMm: 180, thicknessMm: 18 },
     finish: 'chalk-type-paint',
     ...{ baseCoat: 'chalk-type-paint', baseColour: '#223344', prepared: ['dust', 'base-coat'] },
+    bakeSafe: true,
     shape: { kind: 'round' },
     grain: { ...newPiece('', '', 0).surface.grain, seed: 12 },
     bareColour: '#aa8866',
@@ -46,6 +47,7 @@ export const FULL_PIECE: Piece = {
   },
   method: {
     ...{ print: 'laser-heavy', school: 'dry-and-rub', binder: 'fluid-gel', whites: 'stay-white', look: 'soft' },
+    settled: [{ condition: 'swatch-on-tight-grain', surface: 'hard-wood' }],
     tryOn: [{ surface: 'canvas', baseCoat: 'none', school: 'dry-and-rub', binder: 'fluid-gel' }],
   },
   sheet: {
@@ -71,7 +73,7 @@ export const FULL_PIECE: Piece = {
   },
   lay: { faces: ['paper'], filmUm: 90, extendMm: 2, mediumUsedMl: 8, laidAt: NOW - 7 },
   cure: {
-    ...{ temperatureC: 18, humidityPercent: 61, air: 'fan', school: 'clock', labelHours: 9 },
+    ...{ temperatureC: 18, humidityPercent: 61, air: 'fan', waitBy: 'clock', labelHours: 9 },
     ...{ cover: 'weighted', oven: 'warm', through: 'room', signs: [{ id: 'even', at: NOW - 6 }] },
   },
   rub: {
@@ -102,7 +104,7 @@ export const FULL_PIECE: Piece = {
   },
   faults: { notes: [{ at: NOW - 2, signs: [], cause: 'rubbed-too-hard', remedy: null }] },
   keep: {
-    ...{ photoId: 'photo-kept', rating: 4, notes: 'by the window', careText: 'wipe dry' },
+    ...{ photoId: 'photo-kept', rating: 4, notes: 'by the window', careText: 'wipe dry', boughtPrice: 40 },
     prices: { ...newPiece('', '', 0).keep.prices, print: 2 },
   },
 };

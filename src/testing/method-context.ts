@@ -23,6 +23,6 @@ export const methodContext = (patch: Partial<MethodContext> = {}): MethodContext
   use: 'wall',
   room: { temperatureC: 21, humidityPercent: 50, air: 'still' },
   hoursLeft: null,
-  school: 'sign',
+  waitBy: 'sign',
   ...patch,
 });

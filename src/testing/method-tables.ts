@@ -38,7 +38,7 @@ function table(print: PrintId): string {
       use: 'wall',
       room: ROOM,
       hoursLeft: null,
-      school: 'sign',
+      waitBy: 'sign',
       atHand: NOTHING_SAID,
     };
     const ranked = rankMethods(context);

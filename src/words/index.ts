@@ -1,4 +1,5 @@
 /** The one catalogue of words, by subject. Typed by what it speaks of: a missing sentence does not compile. */
+export { boughtWords } from './bought';
 export {
   BASE_COAT_WORDS,
   BINDER_WORDS,
@@ -6,6 +7,7 @@ export {
   DISAGREEMENT_WORDS,
   FINISH_WORDS,
   HAND_STEPS,
+  OVEN_CONDITIONS,
   OVEN_REFUSALS,
   OVEN_WORDS,
   PAINT_AGE_NAMES,

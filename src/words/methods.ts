@@ -45,9 +45,11 @@ export const CONDITION_WORDS: Readonly<Record<ConditionCode, string>> = said({
   'coated-smooth-first':
     'Works if a base coat of chalk-type paint fills the weave first: the liner must touch everywhere.',
   'led-only': 'Works if it holds an LED: never on a candle that will burn.',
+  'light-hidden': 'Works if no light need come through the picture: an opaque white coat hides it there.',
   'two-people': 'Works if two people coat and lay together: this binder skins before one pair of hands is round.',
   'in-parts': 'Works if it is laid in parts: these sheets are no larger than a page.',
   'smooth-first': 'Works if it is sanded and base-coated until it is smooth: the liner must touch everywhere.',
+  'sand-really-smooth': 'Works if the wood is sanded really smooth, to 400: on rough wood a wet liner fails.',
 });
 
 export function refusalWords(refusal: Refusal): string {
@@ -56,8 +58,6 @@ export function refusalWords(refusal: Refusal): string {
       return say`Water dissolves washable glue again: the picture would come off with the paper at the first pass.`;
     case 'clear-medium-on-cloth':
       return say`Clear transfer medium is not for cloth: it does not hold on threads and does not wash.`;
-    case 'never-on-candle':
-      return say`An opaque white coat hides the light of an LED candle.`;
     case 'needs-opaque-medium':
       return say`${SURFACE_WORDS[refusal.surface].shortName} takes opaque photo-transfer medium only: a clear
         binder cracks off and the picture does not show.`;

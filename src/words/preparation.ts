@@ -21,6 +21,10 @@ const PREP_WORDS: Readonly<Record<PrepCode, PrepWords>> = said({
     title: 'Sand along the grain, 120 then 220',
     why: 'Toner bridges no scratches; leave the wood without a finish.',
   },
+  'fine-sand': {
+    title: 'Sand really smooth, 320 then 400',
+    why: 'The sheet must touch everywhere: rough places stay bare.',
+  },
   'seal-edges': {
     title: 'Seal the cut edges',
     why: 'Edges of sheet wood drink the medium out of the coat.',

@@ -1,6 +1,7 @@
 export {
   SURFACES,
   isSandable,
+  isScuffable,
   surfaceById,
   takesPencil,
   type SurfaceClass,

@@ -288,7 +288,7 @@ const LISTED = [
     waterHarms: true,
     textureMm: 0.3,
     absorbency: 1.3,
-    dryingFactor: 1.1,
+    dryingFactor: 0.85,
     bareColour: '#efeae0',
     coarse: false,
     porous: true,
@@ -303,7 +303,7 @@ const LISTED = [
     class: 'mineral',
     textureMm: 0.3,
     absorbency: 1.3,
-    dryingFactor: 1.1,
+    dryingFactor: 0.85,
     bareColour: '#c5734b',
     coarse: false,
     porous: true,
@@ -337,6 +337,10 @@ export const SURFACES: readonly SurfaceRecord[] = LISTED;
 /** Whether fine sandpaper may touch what the print lies on: never threads, and what is delicate under paint alone. */
 export const isSandable = (surface: SurfaceRecord, coated: boolean): boolean =>
   surface.class !== 'fabric' && (coated || !surface.delicate);
+
+/** Whether what is on it can be scuffed: coarse paper goes on no threads, no hide and no wax. */
+export const isScuffable = ({ class: of }: SurfaceRecord): boolean =>
+  of !== 'fabric' && of !== 'leather' && of !== 'wax';
 
 /** Whether a place can be marked in pencil: what is delicate or slick is marked with bits of tape. */
 export const takesPencil = (surface: SurfaceRecord, coated: boolean): boolean =>

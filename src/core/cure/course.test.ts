@@ -11,6 +11,8 @@ import {
   dryingFactor,
   gatheredOver,
   ovenById,
+  ovenCondition,
+  ovenHours,
   ovenRefusal,
   peelWindow,
   signShare,
@@ -37,7 +39,7 @@ const input = (patch: Partial<CureInput> = {}): CureInput => ({
   ground: surfaceById('painted-wood'),
   filmUm: null,
   room: { ...USUAL, air: 'still' },
-  school: 'sign',
+  waitBy: 'sign',
   labelHours: null,
   ...patch,
 });
@@ -209,6 +211,7 @@ describe('the oven', () => {
         surface: surfaceById('soft-wood'),
         finish: 'bare',
         baseCoat: 'none',
+        bakeSafe: false,
         binder: binderById('fluid-gel'),
         limitC: null,
         ...patch,
@@ -218,8 +221,12 @@ describe('the oven', () => {
   it.each([
     ['bare wood', {}, 'gentle', null],
     ['chalk-type paint on metal', { surface: surfaceById('metal'), finish: 'chalk-type-paint' as const }, 'warm', null],
-    ['pine, hot', { finish: 'chalk-type-paint' as const }, 'warm', 'resin-cycle'],
-    ['plywood, hot', { surface: surfaceById('sheet-wood') }, 'warm', 'resin-cycle'],
+    ['pine, hot', { finish: 'chalk-type-paint' as const }, 'warm', null],
+    ['plywood, hot', { surface: surfaceById('sheet-wood') }, 'warm', null],
+    ['matte paint that says bake-safe', { finish: 'matte-paint' as const, bakeSafe: true }, 'gentle', null],
+    ['acrylic base that says bake-safe', { baseCoat: 'acrylic-paint' as const, bakeSafe: true }, 'gentle', null],
+    ['gloss, whatever is said of it', { finish: 'gloss-paint' as const, bakeSafe: true }, 'gentle', 'slick-finish'],
+    ['cloth, whatever is said of it', { surface: surfaceById('cloth'), bakeSafe: true }, 'gentle', 'cloth'],
     ['matte paint of no name', { finish: 'matte-paint' as const }, 'gentle', 'unknown-paint'],
     ['painted wood of which nothing is said', { surface: surfaceById('painted-wood') }, 'gentle', 'unknown-paint'],
     ['a media floor', { binder: binderById('clear-medium') }, 'gentle', 'no-shortcut'],
@@ -235,6 +242,20 @@ describe('the oven', () => {
     ['leather', { surface: surfaceById('leather') }, 'gentle', 'leather'],
     ['gloss paint', { finish: 'gloss-paint' as const }, 'gentle', 'slick-finish'],
   ] as const)('%s', (_, patch, id, refusal) => expect(into(patch, id)).toBe(refusal));
+  it('wood above a gentle heat works if there is no resin and no glue in it', () => {
+    const asked = (id: Parameters<typeof surfaceById>[0], cycle: Parameters<typeof ovenById>[0]) =>
+      ovenCondition({ surface: surfaceById(id) }, ovenById(cycle));
+    expect(asked('soft-wood', 'warm')).toBe('no-resin');
+    expect(asked('sheet-wood', 'warm')).toBe('no-resin');
+    expect(asked('soft-wood', 'gentle')).toBeNull();
+    expect(asked('metal', 'warm')).toBeNull();
+  });
+  it('a thicker coat takes longer in it, a thin one no less than the cycle', () => {
+    const short = ovenById('short');
+    expect(ovenHours(short, 120) * 60).toBe(20);
+    expect(ovenHours(short, 225) * 60).toBe(20);
+    expect(ovenHours(short, 450) * 60).toBeCloseTo(5 + 15 * 2 ** 1.5, 6);
+  });
   it('replaces the wait', () => {
     for (const oven of OVEN_CYCLES)
       expect(cureWait(input({ oven }))).toMatchObject({

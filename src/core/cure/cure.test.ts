@@ -23,7 +23,7 @@ const input = (patch: Partial<CureInput> = {}): CureInput => ({
   ground: surfaceById('painted-wood'),
   filmUm: null,
   room: REFERENCE,
-  school: 'sign',
+  waitBy: 'sign',
   labelHours: null,
   ...patch,
 });
@@ -62,8 +62,8 @@ describe('how long a laid print waits', () => {
 
   it('keeps the floors of 24 h at 35 °C, and by either school', () => {
     for (const id of ['opaque-medium', 'clear-medium'] as const) {
-      for (const school of ['sign', 'clock'] as const) {
-        const wait = cureWait(input({ binder: binderById(id), room: room(35, 30, 'fan'), school }));
+      for (const waitBy of ['sign', 'clock'] as const) {
+        const wait = cureWait(input({ binder: binderById(id), room: room(35, 30, 'fan'), waitBy }));
         expect(wait).toMatchObject({
           earliestHours: 24,
           likelyHours: 24,
@@ -94,7 +94,7 @@ describe('how long a laid print waits', () => {
   });
 
   it('waits the full time by the clock, and takes a label as it stands', () => {
-    expect(cureWait(input({ school: 'clock' }))).toMatchObject({
+    expect(cureWait(input({ waitBy: 'clock' }))).toMatchObject({
       earliestHours: 24,
       likelyHours: 24,
       safeHours: 24,

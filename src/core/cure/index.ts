@@ -21,7 +21,11 @@ export {
 export {
   OVEN_CYCLES,
   ovenById,
+  asksBakeSafe,
+  ovenCondition,
+  ovenHours,
   ovenRefusal,
+  type OvenCondition,
   type OvenCycle,
   type OvenId,
   type OvenPiece,

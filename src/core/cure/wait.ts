@@ -43,7 +43,7 @@ export interface CureInput {
   ground: Pick<Ground, 'dryingFactor' | 'porous'>;
   filmUm: number | null;
   room: Room;
-  school: 'sign' | 'clock';
+  waitBy: 'sign' | 'clock';
   /** Hours from the bottle's label or the person's own log: replaces the record's, and is not scaled. */
   labelHours: number | null;
   /** The room's air through time, and when the coat starts in it, epoch ms; null takes `room` throughout. */
@@ -65,7 +65,7 @@ export function cureWait({
   ground: under,
   filmUm,
   room,
-  school,
+  waitBy,
   labelHours,
   through = null,
   signs = [],
@@ -108,13 +108,13 @@ export function cureWait({
     };
   }
   if (oven) {
-    const hours = ovenHours(oven);
+    const hours = ovenHours(oven, filmUm ?? nominal);
     return { ...shared, earliestHours: hours, likelyHours: hours, safeHours: hours, rule: 'oven' };
   }
   const safeHours = floored(hoursFor(max));
   if (floorHours > 0)
     return { ...shared, earliestHours: floored(hoursFor(min)), likelyHours: safeHours, safeHours, rule: 'clock-floor' };
-  if (school === 'clock')
+  if (waitBy === 'clock')
     return { ...shared, earliestHours: safeHours, likelyHours: safeHours, safeHours, rule: 'clock' };
   const soonest = ground.porous ? hoursFor(binder.signHours ?? min) * deeperBy(factor) : hoursFor(min);
   return { ...shared, earliestHours: Math.min(soonest, likely), likelyHours: likely, safeHours, rule: 'sign' };

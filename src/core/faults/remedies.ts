@@ -71,7 +71,7 @@ const NOW: Partial<Record<FaultRemedyId, Change>> = {
 
 /** Next time, on a piece that is not laid yet. */
 const NEXT: Partial<Record<FaultRemedyId, Change>> = {
-  'wait-in-full': ({ cure }) => (cure.school === 'clock' ? null : { cure: { school: 'clock' } }),
+  'wait-in-full': ({ cure }) => (cure.waitBy === 'clock' ? null : { cure: { waitBy: 'clock' } }),
   'other-glue': binder('wood-glue'),
   'base-coat': coat('chalk-type-paint'),
   'white-wash': coat('white-wash'),

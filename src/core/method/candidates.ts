@@ -132,12 +132,12 @@ function figuresOf(school: SchoolRecord, binder: BinderRecord, context: MethodCo
 }
 
 /** From laying until it can be worked on, h. */
-function laidHours(school: SchoolRecord, binder: BinderRecord, { ground, room, school: rule }: MethodContext): number {
+function laidHours(school: SchoolRecord, binder: BinderRecord, { ground, room, waitBy }: MethodContext): number {
   const wait = recipeStepOf(school, 'lay')?.wait ?? { kind: 'none' };
   if (wait.kind === 'soak' || wait.kind === 'cool') return wait.minutes / 60;
   if (wait.kind === 'none') return 0;
   if ('hours' in wait) return plainWait('open', wait.hours, room).likelyHours;
-  return cureWait({ binder, ground, filmUm: null, room, school: rule, labelHours: null }).likelyHours;
+  return cureWait({ binder, ground, filmUm: null, room, waitBy, labelHours: null }).likelyHours;
 }
 
 const PAINT_DRIES_HOURS = 0.75;

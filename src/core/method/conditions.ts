@@ -1,4 +1,5 @@
 import {
+  isScuffable,
   isUnsetInk,
   finishById,
   hasWindow,
@@ -20,22 +21,36 @@ const QUICK_TO_SKIN_MINUTES = 6;
 /** Tape and liner come in widths of a page at most. */
 const PAGE_MM2 = 215.9 * 279.4;
 
-export type ConditionCode =
-  | 'scuff-slick-finish'
-  | 'scuff-wall-paint'
-  | 'swatch-on-tight-grain'
-  | 'degrease-and-base-coat'
-  | 'degrease'
-  | 'light-base-coat'
-  | 'chalk-for-graphite'
-  | 'swatch-of-heat-set'
-  | 'paler-ink'
-  | 'much-paler-ink'
-  | 'coated-smooth-first'
-  | 'led-only'
-  | 'two-people'
-  | 'in-parts'
-  | 'smooth-first';
+/** How each condition is met: by a step of the run, by a base coat that is put on, or by an answer of the person. */
+export const CONDITIONS_MET_BY = {
+  'scuff-slick-finish': 'step',
+  'scuff-wall-paint': 'step',
+  'swatch-on-tight-grain': 'answer',
+  'degrease-and-base-coat': 'step',
+  degrease: 'step',
+  'light-base-coat': 'base-coat',
+  'chalk-for-graphite': 'step',
+  'swatch-of-heat-set': 'answer',
+  'paler-ink': 'answer',
+  'much-paler-ink': 'answer',
+  'coated-smooth-first': 'base-coat',
+  'led-only': 'answer',
+  'light-hidden': 'answer',
+  'two-people': 'step',
+  'in-parts': 'step',
+  'smooth-first': 'step',
+  'sand-really-smooth': 'step',
+} as const satisfies Record<string, 'step' | 'base-coat' | 'answer'>;
+
+export type ConditionCode = keyof typeof CONDITIONS_MET_BY;
+type MetBy<How> = {
+  [Code in ConditionCode]: (typeof CONDITIONS_MET_BY)[Code] extends How ? Code : never;
+}[ConditionCode];
+/** What only the person can say. */
+export type AskedCondition = MetBy<'answer'>;
+export const isAsked = (condition: ConditionCode): condition is AskedCondition =>
+  CONDITIONS_MET_BY[condition] === 'answer';
+export const ASKED_CONDITIONS = (Object.keys(CONDITIONS_MET_BY) as ConditionCode[]).filter(isAsked);
 
 /** Dye that nothing has set, rubbed wet: it runs with every pass. */
 const isRawInkRubbed = ({ removal }: SchoolRecord, print: PrintRecord): boolean =>
@@ -48,10 +63,11 @@ export function conditionsFor(school: SchoolRecord, binder: BinderRecord, contex
   const { holds } = finishById(finish);
   const { wet } = binder;
   const uncoated = wet && !hasBaseCoat;
+  const scuffed = uncoated && isScuffable(surface);
   const darkGround = groundLightness < DARK_GROUND_LIGHTNESS;
   const asked: readonly [ConditionCode, boolean][] = [
-    ['scuff-slick-finish', uncoated && holds === 'badly'],
-    ['scuff-wall-paint', uncoated && holds === 'fair'],
+    ['scuff-slick-finish', scuffed && holds === 'badly'],
+    ['scuff-wall-paint', scuffed && holds === 'fair'],
     ['swatch-on-tight-grain', wet && surface.tightGrain && isBare(finish, hasBaseCoat)],
     ['degrease-and-base-coat', uncoated && surface.class === 'smooth'],
     ['degrease', !wet && surface.class === 'smooth' && !school.traced],
@@ -62,9 +78,11 @@ export function conditionsFor(school: SchoolRecord, binder: BinderRecord, contex
     ['much-paler-ink', isRawInkRubbed(school, print)],
     ['coated-smooth-first', school.coatedFabricOnly && surface.class === 'fabric' && !hasBaseCoat],
     ['led-only', surface.ledOnly],
+    ['light-hidden', surface.ledOnly && binder.base === 'white'],
     ['two-people', wet && areaMm2 > LARGE_MM2 && binder.openMinutes < QUICK_TO_SKIN_MINUTES],
     ['in-parts', school.pageSized && areaMm2 > PAGE_MM2],
     ['smooth-first', school.needsSmooth && surface.textureMm >= STRONG_GRAIN_MM && surface.class !== 'fabric'],
+    ['sand-really-smooth', school.smoothWood && surface.class === 'wood'],
   ];
   return asked.filter(([, applies]) => applies).map(([code]) => code);
 }

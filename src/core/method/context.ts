@@ -25,6 +25,6 @@ export interface MethodContext {
   room: Room;
   /** Hours left until the due date; null without one. */
   hoursLeft: number | null;
-  school: 'sign' | 'clock';
+  waitBy: 'sign' | 'clock';
   atHand: AtHand;
 }

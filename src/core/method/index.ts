@@ -1,6 +1,13 @@
 export { threeWays, type Gain, type Way } from './three-ways';
 export { START_POINTS, rankMethods, type Candidate, type Reason } from './candidates';
 export { keptToner, type KeptToner } from './kept';
-export { STRONG_GRAIN_MM, type ConditionCode } from './conditions';
+export {
+  ASKED_CONDITIONS,
+  CONDITIONS_MET_BY,
+  STRONG_GRAIN_MM,
+  isAsked,
+  type AskedCondition,
+  type ConditionCode,
+} from './conditions';
 export type { LookWanted, MethodContext } from './context';
 export type { Refusal } from './refusals';

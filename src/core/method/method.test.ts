@@ -15,7 +15,14 @@ import { readFileSync } from 'node:fs';
 import { methodContext } from '@/testing/method-context';
 import { methodTables } from '@/testing/method-tables';
 import { placesOf } from '@/core/coat';
-import { rankMethods, type MethodContext } from './index';
+import {
+  ASKED_CONDITIONS,
+  CONDITIONS_MET_BY,
+  isAsked,
+  rankMethods,
+  type ConditionCode,
+  type MethodContext,
+} from './index';
 
 const find = (
   binder: BinderId,
@@ -91,7 +98,6 @@ describe('what is refused', () => {
     ['cloth that is washed, with what washes out', 'glue-sealer', on('canvas', { use: 'cloth' }), 'wash-takes-it'],
     ['quick varnish on paint', 'acrylic-varnish', {}, 'wrong-surface'],
     ['quick varnish on a base coat', 'acrylic-varnish', on('soft-wood', { hasBaseCoat: true }), 'needs-bare-face'],
-    ['opaque white over an LED', 'opaque-medium', on('led-candle'), 'never-on-candle'],
   ])('%s', (_, binder, patch, code) =>
     expect(find(binder, patch)).toMatchObject({ verdict: 'refused', refusal: { code } }),
   );
@@ -172,6 +178,25 @@ describe('what is wanted moves the ranking', () => {
     expect(find('clear-medium', { places: placesOf(150_000), reachedMm2: 150_000 }).score).toBeLessThan(
       find('clear-medium').score,
     ));
+});
+
+describe('no condition hangs in the air', () => {
+  it('an opaque white over an LED works if no light need come through, and on rough wood a wet liner if it is sanded', () => {
+    expect(find('opaque-medium', on('led-candle')).conditions).toContain('light-hidden');
+    const liner = { print: printById('inkjet-liner') };
+    for (const wood of ['soft-wood', 'hard-wood', 'sheet-wood'] as const)
+      expect(find('none', { ...liner, ...on(wood) }, 'liner-press').conditions).toContain('sand-really-smooth');
+    expect(find('none', { ...liner, ...on('terracotta') }, 'liner-press').conditions).not.toContain(
+      'sand-really-smooth',
+    );
+  });
+  it('what only the person can say is asked', () => {
+    const codes = Object.keys(CONDITIONS_MET_BY) as ConditionCode[];
+    expect(codes.filter(isAsked)).toEqual([...ASKED_CONDITIONS]);
+    expect(ASKED_CONDITIONS).toContain('swatch-on-tight-grain');
+    expect(ASKED_CONDITIONS).not.toContain('degrease');
+    expect(ASKED_CONDITIONS).not.toContain('light-base-coat');
+  });
 });
 
 describe('works if', () => {

@@ -20,7 +20,6 @@ export type Refusal = RefusalReason & {
 type RefusalReason =
   | { code: 'glue-washes-out' }
   | { code: 'clear-medium-on-cloth' }
-  | { code: 'never-on-candle' }
   | { code: 'needs-opaque-medium'; surface: SurfaceId }
   | { code: 'wrong-surface'; school: SchoolId }
   | { code: 'needs-bare-face'; school: SchoolId }
@@ -45,7 +44,6 @@ export function refusalFor(school: SchoolRecord, binder: BinderRecord, context: 
     return refuse({ code: 'inkjet-bleeds' }, 'inkjet-heat-set');
   if (school.traced && !lettering) return refuse({ code: 'photo-not-traced' });
   if (surface.laundered && !binder.holdsOnThreads) return refuse({ code: 'clear-medium-on-cloth' });
-  if (surface.ledOnly && binder.base === 'white') return refuse({ code: 'never-on-candle' });
   if (surface.opaqueMediumOnly && binder.wet && binder.base === 'clear')
     return refuse({ code: 'needs-opaque-medium', surface: surface.id });
   if (school.only && !school.only.surfaces.includes(surface.id) && !school.only.classes.includes(surface.class))

@@ -162,7 +162,7 @@ describe('when a laid print may be rubbed', () => {
     expect(pendingAt(laid(9, signs('even', 'corner-holds', 'translucent')), 'pass-1')).not.toBeNull();
   });
   it('no sign shortens a wait by the clock', () => {
-    const byClock = laid(9, { cure: { ...signs('even', 'corner-holds').cure, school: 'clock' } });
+    const byClock = laid(9, { cure: { ...signs('even', 'corner-holds').cure, waitBy: 'clock' } });
     expect(pendingAt(byClock, 'pass-1')).not.toBeNull();
   });
 });

@@ -89,7 +89,7 @@ describe('a tape decal', () => {
       { air: 'fan' as const },
       { oven: 'gentle' as const },
       { labelHours: 9 },
-      { school: 'clock' as const },
+      { waitBy: 'clock' as const },
     ]) {
       const { wait, kind, ovens } = plan(withPatch(jar, { cure })).cure;
       expect([kind, wait?.likelyHours, wait?.safeHours, wait?.warnings]).toEqual(['soak', 0.25, 0.25, []]);
@@ -180,7 +180,7 @@ describe('binders and grounds', () => {
   it('a varnish bed waits a day at least, on any ground alike', () => {
     for (const kind of ['soft-wood', 'painted-wood', 'stone'] as const)
       for (const temperatureC of [21, 35]) {
-        const bed = wait(on(kind, 'polyurethane', { cure: { temperatureC, school: 'sign', air: 'fan' } }));
+        const bed = wait(on(kind, 'polyurethane', { cure: { temperatureC, waitBy: 'sign', air: 'fan' } }));
         expect(bed.factor.surface).toBe(1);
         expect(bed.earliestHours).toBeGreaterThanOrEqual(24);
       }

@@ -5,11 +5,21 @@
  */
 import type { CoatAmount, CoatPlaces, LayingStep } from '@/core/coat';
 import type { BinderRecord, Ground, SchoolRecord, SheenId, SurfaceRecord, WaitKind } from '@/core/craft';
-import type { AirCourse, AirGap, CureClock, CureWait, OvenCycle, OvenRefusal, PeelWindow, Room } from '@/core/cure';
+import type {
+  AirCourse,
+  AirGap,
+  CureClock,
+  CureWait,
+  OvenCondition,
+  OvenCycle,
+  OvenRefusal,
+  PeelWindow,
+  Room,
+} from '@/core/cure';
 import type { ReadingVerdict } from '@/core/inspect/verdict';
 import type { Comparison, PieceCost } from '@/core/journal';
 import type { Repair } from '@/core/mend';
-import type { Candidate, KeptToner } from '@/core/method';
+import type { Candidate, ConditionCode, KeptToner } from '@/core/method';
 import type { Crop, ResolutionVerdict, SizePx } from '@/core/picture';
 import type { SurfaceLook } from '@/core/render';
 import type { RubPlan, WorkMap } from '@/core/rub';
@@ -73,6 +83,8 @@ export interface MethodAnswer {
   /** Of the chosen candidate, where it is not refused. */
   binder: BinderRecord | null;
   school: SchoolRecord | null;
+  /** What it asks for that nobody answered and no step or base coat meets. */
+  open: readonly ConditionCode[];
   mirrored: boolean;
   /** What of the print stays; all of it while no method is chosen. */
   kept: KeptToner;
@@ -113,8 +125,8 @@ export interface CureAnswer {
   kind: WaitKind | null;
   wait: CureWait | null;
   clock: CureClock | null;
-  /** Which oven cycles the piece can take, and why not. */
-  ovens: readonly { cycle: OvenCycle; refusal: OvenRefusal | null }[];
+  /** Which oven cycles the piece can take, what must hold for it, and for how long; or why not. */
+  ovens: readonly { cycle: OvenCycle; refusal: OvenRefusal | null; condition: OvenCondition | null; hours: number }[];
   /** From when until when a tacky sheet is peeled. */
   peel: PeelWindow | null;
   /** Stretches without readings in the wait, bridged. */

@@ -3,6 +3,8 @@ import {
   cureClock,
   cureWait,
   ovenById,
+  ovenCondition,
+  ovenHours,
   ovenRefusal,
   peelWindow,
   plainWait,
@@ -10,7 +12,7 @@ import {
   type CureWait,
   type OvenPiece,
 } from '@/core/cure';
-import { recipeStepOf, type CautionId, type RecipeWait } from '@/core/craft';
+import { nominalFilmUm, recipeStepOf, type CautionId, type RecipeWait } from '@/core/craft';
 import type { CureAnswer, LayAnswer, MethodAnswer, SurfaceAnswer } from './answers';
 import type { Job } from './job';
 import { lacksKind, lacksMethod } from './lacking';
@@ -59,8 +61,9 @@ function answer(
   const recipe = recipeStepOf(school, 'lay')?.wait ?? { kind: 'none' };
   const { filmUm, laidAt } = job.lay;
   const plain = waitWithoutCoat(recipe, lay);
-  const { finish, baseCoat } = job.surface;
-  const piece: OvenPiece = { surface: record, finish, baseCoat, binder, limitC: atHand.ovenLimitC };
+  const { finish, baseCoat, bakeSafe } = job.surface;
+  const piece: OvenPiece = { surface: record, finish, baseCoat, bakeSafe, binder, limitC: atHand.ovenLimitC };
+  const inHeatUm = filmUm ?? nominalFilmUm(binder);
   const wanted = job.cure.oven ? ovenById(job.cure.oven) : null;
   const wait =
     plain ??
@@ -69,7 +72,7 @@ function answer(
       ground,
       filmUm,
       room: lay.room,
-      school: job.cure.school,
+      waitBy: job.cure.waitBy,
       labelHours: job.cure.labelHours,
       through: lay.through,
       signs: laidAt === null ? [] : job.cure.signs,
@@ -87,7 +90,14 @@ function answer(
             now,
             recipe.kind === 'window' || (wait.rule === 'sign' && signsSayDry(job.cure.signs)),
           ),
-    ovens: plain ? [] : OVEN_CYCLES.map((cycle) => ({ cycle, refusal: ovenRefusal(piece, cycle) })),
+    ovens: plain
+      ? []
+      : OVEN_CYCLES.map((cycle) => ({
+          cycle,
+          refusal: ovenRefusal(piece, cycle),
+          condition: ovenCondition(piece, cycle),
+          hours: ovenHours(cycle, inHeatUm),
+        })),
     peel: peelWindow(school, binder, wait),
     bridged,
   };

@@ -48,6 +48,7 @@ export { letteringOf } from './picture';
 export {
   PAINT_AGES,
   applyPatch,
+  type Settled,
   dueAt,
   type Draw,
   type FaultNote,
@@ -86,6 +87,7 @@ export type {
   StepWait,
 } from './station';
 export { measuredSteps } from './keep';
+export { handsAtLay } from './lay';
 export { isRubbed, passDryAt } from './rub';
 export { isSealed } from './seal';
 export { isPrintRefused } from './sheet';

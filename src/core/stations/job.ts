@@ -22,7 +22,7 @@ import type {
 import type { KeptReading } from '@/core/inspect/kept-reading';
 import type { Prices } from '@/core/journal';
 import type { RepairId, Wear } from '@/core/mend';
-import type { LookWanted } from '@/core/method';
+import type { AskedCondition, LookWanted } from '@/core/method';
 import type { Crop, CropRatio, Layer } from '@/core/picture';
 import type { Tone } from '@/core/raster';
 import type { Grain } from '@/core/render';
@@ -78,6 +78,12 @@ interface TracedFace {
   knots: { x: number; y: number; radius: number }[];
 }
 
+/** A condition of the method that was answered yes, and of which surface. */
+export interface Settled {
+  condition: AskedCondition;
+  surface: SurfaceId;
+}
+
 export interface Job {
   name: string;
   /** Calendar day, YYYY-MM-DD. */
@@ -114,6 +120,8 @@ export interface Job {
     paintAge: PaintAge | null;
     /** Another colour under the base coat, to come through where it is sanded; null without. */
     underColour: string | null;
+    /** Its paint bears an oven, by its label. */
+    bakeSafe: boolean;
   };
   method: {
     print: PrintId;
@@ -121,6 +129,8 @@ export interface Job {
     binder: BinderId | null;
     whites: 'surface-shows' | 'stay-white' | 'either';
     look: LookWanted;
+    /** What the method asks for and was answered yes. */
+    settled: Settled[];
     /** Pairs to try the picture on, side by side. */
     tryOn: TryOn[];
   };
@@ -158,7 +168,8 @@ export interface Job {
     temperatureC: number;
     humidityPercent: number;
     air: 'still' | 'fan';
-    school: 'sign' | 'clock';
+    /** When it is dry: by its signs, or by the full time of its label. */
+    waitBy: 'sign' | 'clock';
     labelHours: number | null;
     /**
      * How it lies, whether an oven dries it, and whether its air is the figure typed here or the room's own through
@@ -200,7 +211,15 @@ export interface Job {
   work: { done: StepDone[]; draws: Draw[] };
   /** Faults that were looked into, oldest first. */
   faults: { notes: FaultNote[] };
-  keep: { photoId: string | null; rating: number | null; notes: string; careText: string | null; prices: Prices };
+  keep: {
+    photoId: string | null;
+    rating: number | null;
+    notes: string;
+    careText: string | null;
+    prices: Prices;
+    /** What a bought one like it costs; null where nobody said. */
+    boughtPrice: number | null;
+  };
 }
 
 /** What was seen on it, what it was put down to, and what was pressed. */

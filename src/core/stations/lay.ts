@@ -7,6 +7,7 @@ import {
   type BinderRecord,
   type CautionId,
   type Ground,
+  type HandStep,
   type SchoolRecord,
   type SurfaceRecord,
 } from '@/core/craft';
@@ -108,6 +109,13 @@ function steps(job: Job, plan: PiecePlan): StationStep[] {
       holdsBack: true,
     },
   ];
+}
+
+/** What hands do where nothing is coated. */
+export function handsAtLay({ method: { school, chosen } }: Pick<PiecePlan, 'method'>): HandStep[] {
+  const chalk = chosen?.conditions.includes('chalk-for-graphite') ?? false;
+  const hands = (school && recipeStepOf(school, 'lay')?.does) ?? [];
+  return hands.map((hand) => (hand === 'graphite-and-tape' && chalk ? 'chalk-and-tape' : hand));
 }
 
 interface Laid {

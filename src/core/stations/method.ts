@@ -1,12 +1,19 @@
 import { groundOf, printById, schoolById, useOf, type CautionId, type SchoolRecord, type SheenId } from '@/core/craft';
 import { placesOf } from '@/core/coat';
-import { keptToner, rankMethods, type KeptToner } from '@/core/method';
+import {
+  CONDITIONS_MET_BY,
+  keptToner,
+  rankMethods,
+  type Candidate,
+  type ConditionCode,
+  type KeptToner,
+} from '@/core/method';
 import { lightnessOf } from '@/core/colour';
 import { areaMm2 } from '@/core/shape';
 import { MS_PER_HOUR } from '@/core/shared';
 import { typedRoom } from './air';
 import type { MethodAnswer, SurfaceAnswer } from './answers';
-import { dueAt } from './job';
+import { dueAt, type Job } from './job';
 import { letteringOf } from './picture';
 import { lacksKind, lacksMethod } from './lacking';
 import { WITHOUT_STEPS, isLaid, nextStep, type Setting, type Station } from './station';
@@ -51,7 +58,7 @@ function answer({ job, now, atHand }: Setting, { surface }: { surface: SurfaceAn
         lettering: letteringOf(job) === 'yes',
         whites: job.method.whites,
         use: useOf(surface.record, job.seal.use),
-        school: job.cure.school,
+        waitBy: job.cure.waitBy,
         hoursLeft: hoursLeft(job.dueOn, now),
         look: job.method.look,
         atHand,
@@ -65,6 +72,7 @@ function answer({ job, now, atHand }: Setting, { surface }: { surface: SurfaceAn
     chosen,
     binder: usable?.binder ?? null,
     school: usable ? schoolById(usable.school.id) : null,
+    open: usable ? openConditions(job, usable) : [],
     mirrored: usable?.school.mirrored ?? true,
     kept: usable
       ? keptToner(schoolById(usable.school.id), usable.binder, {
@@ -75,6 +83,13 @@ function answer({ job, now, atHand }: Setting, { surface }: { surface: SurfaceAn
       : ALL_KEPT,
     sheen: job.seal.sheen ?? sheenFor(usable?.school ?? null),
   };
+}
+
+/** Of what a method asks for, what no step of the run meets and was not answered of this surface. */
+function openConditions({ method: { settled }, surface: { kind } }: Job, { conditions }: Candidate): ConditionCode[] {
+  const isSettled = (code: ConditionCode) =>
+    settled.some(({ condition, surface: of }) => condition === code && of === kind);
+  return conditions.filter((code) => CONDITIONS_MET_BY[code] !== 'step' && !isSettled(code));
 }
 
 const ALL_KEPT: KeptToner = { share: 1, worn: 0, cloud: 0 };

@@ -9,6 +9,7 @@ export const PREP_CODES = [
   'strip',
   'scuff',
   'sand',
+  'fine-sand',
   'dust',
   'degrease',
   'derust',

@@ -1,6 +1,7 @@
-import { CAUTION_LEVELS, SCHOOLS, recipeStepOf, schoolById } from '@/core/craft';
+import { CAUTION_LEVELS, SCHOOLS, SURFACES, recipeStepOf, schoolById, type SurfaceId } from '@/core/craft';
+import { CONDITIONS_MET_BY, type ConditionCode } from '@/core/method';
 import { planPiece, runSteps } from '@/core/plan';
-import type { Piece } from '@/records';
+import { changedBy, type Piece } from '@/records';
 import { NOW, PICTURE, readyPiece } from '@/testing/builders';
 import { cautionsAt } from '@/core/plan';
 import { STATIONS } from '@/core/stations';
@@ -231,6 +232,82 @@ describe('steps as cards at the bench', () => {
       }
       expect(said('acrylic-varnish')).toMatch(/long strokes.*wash the brush/i);
       expect(said('glue-sealer')).toMatch(/thick it stays cloudy/i);
+    });
+  });
+
+  describe('a method works if: its condition is a step of the run, or is asked before it is laid', () => {
+    const MEETS: Partial<Record<ConditionCode, (found: ReturnType<typeof runsOf>) => boolean>> = {
+      'scuff-slick-finish': (found) => found.some(({ step }) => step.id === 'scuff'),
+      'scuff-wall-paint': (found) => found.some(({ step }) => step.id === 'scuff'),
+      'degrease-and-base-coat': (found) => found.some(({ step }) => step.id === 'degrease'),
+      degrease: (found) => found.some(({ step }) => step.id === 'degrease'),
+      'chalk-for-graphite': (found) => found.some(({ run }) => run.cards.some(({ id }) => id === 'lay-chalk-and-tape')),
+      'two-people': (found) => found.some(({ step }) => step.id === 'lay' && step.people === 2),
+      'in-parts': (found) =>
+        found.some(({ step, run }) => step.id === 'print' && run.cards.some(({ text }) => /all \d+ pages/.test(text))),
+      'smooth-first': (found) => found.some(({ step }) => step.id === 'fine-sand'),
+      'sand-really-smooth': (found) => found.some(({ step }) => step.id === 'fine-sand'),
+    };
+    const met = new Set<ConditionCode>();
+    const finishesFor = (first: boolean) =>
+      first ? (['bare', 'gloss-paint', 'wall-paint'] as const) : (['bare'] as const);
+    const piecesOn = (kind: SurfaceId): Piece[] =>
+      SCHOOLS.flatMap(({ id, binders, prints }) =>
+        prints.flatMap((print) =>
+          binders.flatMap((binder) =>
+            finishesFor(binder === binders[0]).map((finish) => {
+              const piece = on(
+                { kind, finish, baseCoat: 'none', bareColour: print === 'laser-plain' ? '#333333' : null },
+                { school: id, binder, print },
+              );
+              const large = print === 'laser-heavy' || print === 'release-liner';
+              return {
+                ...piece,
+                picture: { ...piece.picture, lettering: 'yes' as const },
+                surface: { ...piece.surface, ...(large ? { widthMm: 600, heightMm: 400 } : {}) },
+              };
+            }),
+          ),
+        ),
+      );
+    it.each(SURFACES.map(({ id }) => id))('%s', (kind) => {
+      for (const piece of piecesOn(kind)) {
+        const { school, binder, print } = piece.method;
+        const plan = planPiece(piece, PICTURE, NOW);
+        const { chosen, open } = plan.method;
+        if (!chosen || chosen.verdict !== 'works-if') continue;
+        const found = runsOf(piece);
+        for (const condition of chosen.conditions) {
+          met.add(condition);
+          const asked = found
+            .find(({ step }) => step.id === 'lay')
+            ?.run.cards.find(({ id }) => id === `if-${condition}`);
+          const isMet = MEETS[condition]?.(found) ?? (asked !== undefined && open.includes(condition));
+          expect({ kind, school, binder, print, finish: piece.surface.finish, condition, isMet }).toEqual({
+            ...{ kind, school, binder, print, finish: piece.surface.finish, condition },
+            isMet: true,
+          });
+        }
+      }
+    });
+    it('all of them were seen', () =>
+      expect([...met].sort()).toEqual((Object.keys(CONDITIONS_MET_BY) as ConditionCode[]).sort()));
+    it('one that was answered yes of this surface is asked no more; of another it is', () => {
+      const oak = on(
+        { kind: 'hard-wood', finish: 'bare', baseCoat: 'none' },
+        { school: 'dry-and-rub', binder: 'fluid-gel' },
+      );
+      const settled = (surface: SurfaceId) => ({
+        ...oak,
+        method: { ...oak.method, settled: [{ condition: 'swatch-on-tight-grain' as const, surface }] },
+      });
+      const openOf = (piece: Piece) => planPiece(piece, PICTURE, NOW).method.open;
+      expect(openOf(oak)).toEqual(['swatch-on-tight-grain']);
+      expect(openOf(settled('hard-wood'))).toEqual([]);
+      expect(openOf(settled('sheet-wood'))).toEqual(['swatch-on-tight-grain']);
+      expect(openOf(changedBy(settled('hard-wood'), { method: { binder: 'heavy-gel' } }))).toEqual([
+        'swatch-on-tight-grain',
+      ]);
     });
   });
 

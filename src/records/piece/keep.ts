@@ -14,6 +14,7 @@ export const KEEP: Fields<Job['keep']> = {
   rating: done(() => maybe(whole(1, 5)), null),
   notes: done(() => words(5000), ''),
   careText: chosen(() => maybe(words(2000)), null),
+  boughtPrice: chosen(() => price(), null),
   prices: chosen(
     () =>
       section<Prices>({

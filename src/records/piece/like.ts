@@ -1,5 +1,5 @@
 import { shortened } from '@/core/shared';
-import { valuesOf, withVoided, type Fields } from './field';
+import { namesOf, valuesOf, withVoided, type Fields, type Nature } from './field';
 import { HEAD, newPiece, sectionsOf, type Piece, type SectionId, type Values } from './piece';
 
 /** What is new about a piece that is made like another. */
@@ -41,14 +41,16 @@ export const withOwnLettering = (piece: Piece, text: string | null): Piece => {
  */
 export function withChoicesOf(pattern: Piece, piece: Piece): Piece {
   const isSamePicture = piece.picture.pictureId === pattern.picture.pictureId;
+  const isTaken = ({ nature, samePictureOnly }: { nature: Nature; samePictureOnly?: boolean }): boolean =>
+    nature === 'chosen' && (isSamePicture || !samePictureOnly);
   const follows = <S extends object>(fields: Fields<S>, theirs: S, mine: S): S =>
-    valuesOf(fields, (name, { nature, samePictureOnly }) =>
-      nature === 'chosen' && (isSamePicture || !samePictureOnly) ? theirs[name] : mine[name],
-    );
+    valuesOf(fields, (name, field) => (isTaken(field) ? theirs[name] : mine[name]));
   const sections = sectionsOf((id, fields) => {
     if (IS_SETTLED[id](piece)) return piece[id];
     const [theirs, mine]: Values[] = [{ ...pattern[id] }, { ...piece[id] }];
-    return withVoided(fields, mine!, follows(fields, theirs!, mine!), []);
+    // What is taken along is said, and is not voided by what else is.
+    const taken = namesOf(fields).filter((name) => isTaken(fields[name]!));
+    return withVoided(fields, mine!, follows(fields, theirs!, mine!), taken);
   });
   return withOwnLettering({ ...follows(HEAD, pattern, piece), ...sections }, ownLetteringOf(piece));
 }

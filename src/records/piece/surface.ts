@@ -2,14 +2,14 @@ import { BASE_COATS, FINISHES, SURFACES } from '@/core/craft';
 import { PLAIN_GRAIN } from '@/core/render';
 import { MAX_PRINT_MM } from '@/core/sheet';
 import { PAINT_AGES, PREP_CODES, type Job, type PrepCode } from '@/core/stations';
-import { anyOf, colour, figure, item, list, maybe, oneOf, recordId, section, share, whole } from '../fields';
+import { anyOf, colour, figure, item, list, maybe, oneOf, recordId, section, share, whole, yesOrNo } from '../fields';
 import { chosen, done, own, refersTo, type Fields, type PictureRefs } from './field';
 import { shapeField } from './shapes';
 
 type Surface = Job['surface'];
 
 /** What lies under paint is done again for another stuff or finish; for other paint, from the painting on. */
-const VOIDS_ALL = { prepared: () => [] };
+const VOIDS_ALL = { prepared: () => [], bakeSafe: () => false };
 const VOIDS_PAINT = {
   prepared: (before: Surface['prepared']) => before.filter((code) => !FROM_PAINT_ON.includes(code)),
 };
@@ -33,7 +33,7 @@ export const SURFACE: Fields<Surface> = {
   heightMm: chosen(() => sizeMm(), null),
   thicknessMm: chosen(() => maybe(figure(0, MAX_PRINT_MM)), null),
   finish: chosen(() => anyOf(FINISHES), 'bare', { voids: VOIDS_ALL }),
-  baseCoat: chosen(() => anyOf(BASE_COATS), 'none', { voids: VOIDS_PAINT }),
+  baseCoat: chosen(() => anyOf(BASE_COATS), 'none', { voids: { ...VOIDS_PAINT, bakeSafe: () => false } }),
   baseColour: chosen(() => colour(), '#f4f1e8', { voids: VOIDS_PAINT }),
   prepared: done(() => list(oneOf(...PREP_CODES), 40), []),
   shape: chosen(() => shapeField(), { kind: 'rectangle' }),
@@ -70,4 +70,5 @@ export const SURFACE: Fields<Surface> = {
   ),
   paintAge: chosen(() => maybe(oneOf(...PAINT_AGES)), null),
   underColour: chosen(() => maybe(colour()), null, { voids: VOIDS_PAINT }),
+  bakeSafe: chosen(() => yesOrNo(), false),
 };

@@ -14,7 +14,7 @@ export const DISAGREEMENT_WORDS: Readonly<Record<DisagreementId, DisagreementWor
     question: 'Thin or heavy gel?',
     oneSide: 'Fluid: it soaks into paper and surface, and lands clearer.',
     otherSide: 'Heavy: fewer bubbles and wrinkles, and it fills weave.',
-    taken: 'fluid on smooth grounds, heavy on weave and coarse grain, where its body counts.',
+    taken: 'fluid, which lands clearer; heavy where weave or coarse grain has given you bubbles.',
   },
   faces: {
     question: 'Coat the paper, the surface, or both?',
@@ -44,6 +44,7 @@ export const DISAGREEMENT_WORDS: Readonly<Record<DisagreementId, DisagreementWor
     question: 'Prints from an inkjet?',
     oneSide: 'Heat-set them, or peel while tacky: they land, paler.',
     otherSide: 'Never: the dye runs in anything wet.',
-    taken: 'refused for dry-and-rub; heat-set prints and the tacky peel are offered as rescues.',
+    taken:
+      'with gel on bare wood, canvas and stone if a much paler picture will do, refused elsewhere; set with heat, or peeled while tacky, it keeps more.',
   },
 });

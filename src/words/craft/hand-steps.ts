@@ -33,6 +33,8 @@ export const HAND_STEPS: Readonly<Record<HandStep, string>> = said({
   'try-film-corner': 'Lift a corner of the film; if ink stays on it, wait.',
   'draw-film-off': 'Draw the film off slowly.',
   'graphite-and-tape': 'Rub graphite over the back of the print, and tape it on, right way round.',
+  'chalk-and-tape':
+    'Rub white transfer chalk over the back of the print, since pencil does not show on dark ground; tape it on, right way round.',
   'trace-outlines': 'Trace the outlines with a hard pencil or a dry pen.',
   'fill-and-dry': 'Fill them with paint or marker, and let it dry.',
 });

@@ -13,4 +13,4 @@ export { SHEEN_WORDS, USE_NAMES } from './uses';
 export { CAUTION_TEXTS } from './cautions';
 export { toolList } from './tools';
 export { DISAGREEMENT_WORDS } from './disagreements';
-export { OVEN_REFUSALS, OVEN_WORDS } from './ovens';
+export { OVEN_CONDITIONS, OVEN_REFUSALS, OVEN_WORDS } from './ovens';

@@ -1,4 +1,4 @@
-import type { OvenId, OvenRefusal } from '@/core/cure';
+import type { OvenCondition, OvenId, OvenRefusal } from '@/core/cure';
 import { said, say } from '../say';
 
 /** How a cycle goes, with its temperature as the person says it. */
@@ -9,7 +9,7 @@ export const OVEN_WORDS: Readonly<Record<OvenId, (temperature: string) => string
   warm: (temperature) =>
     say`Cold oven, the piece on parchment over foil. Set ${temperature}; when it is reached keep it for an hour,
       and let it cool with the door ajar.`,
-  short: (temperature) => say`Oven at ${temperature}, the tile on parchment, a quarter of an hour.`,
+  short: (temperature) => say`Oven at ${temperature}, the tile on parchment; a thick coat takes longer.`,
 };
 
 export const OVEN_REFUSALS: Readonly<Record<OvenRefusal, string>> = said({
@@ -23,8 +23,12 @@ export const OVEN_REFUSALS: Readonly<Record<OvenRefusal, string>> = said({
   'acrylic-base': 'An acrylic base coat softens: only chalk-type or bake-safe paint goes in.',
   'unknown-paint':
     'Paint of an unknown kind: only paint that is named chalk-type or bake-safe goes in. Say at Surface what it is.',
-  'resin-cycle': 'Resin runs and glue lets go in wood that gets hotter than a gentle oven.',
   'stone-cycle': 'This short cycle is for tiles and stone.',
   'glass-cycle': 'Glass and glaze crack above a gentle heat.',
   'too-hot': 'Hotter than your oven or its label allows.',
+});
+
+export const OVEN_CONDITIONS: Readonly<Record<OvenCondition, string>> = said({
+  'no-resin':
+    'Works if the wood has no resin in it and no glued joint: above a gentle heat resin runs and glue lets go.',
 });

@@ -152,6 +152,11 @@ export const GLOSSARY: readonly GlossaryEntry[] = said(
       at: ['picture', 'sheet'],
     },
     {
+      word: 'Release liner',
+      meaning: 'The shiny backing of a sheet of labels: toner lies loosely on it and comes off whole, without rubbing.',
+      at: ['method', 'sheet'],
+    },
+    {
       word: 'School',
       meaning:
         'One of the ways people do it, with its order of steps: dry and rub, peel while tacky, iron, soak, trace. ' +
@@ -186,7 +191,8 @@ export const GLOSSARY: readonly GlossaryEntry[] = said(
     },
     {
       word: 'Slip paper',
-      meaning: 'Coated backing, as under labels: toner sits loosely on it and comes off whole, without rubbing.',
+      meaning:
+        'Transfer paper with a coating that water dissolves: wetted for half a minute, the paper slides off whole.',
       at: ['method', 'sheet'],
     },
     {

@@ -22,4 +22,5 @@ export const linerPress = school({
   binders: ['none'],
   pageSized: true,
   bareOnly: true,
+  smoothWood: true,
 });

@@ -83,6 +83,7 @@ export type HandStep =
   | 'try-film-corner'
   | 'draw-film-off'
   | 'graphite-and-tape'
+  | 'chalk-and-tape'
   | 'trace-outlines'
   | 'fill-and-dry';
 

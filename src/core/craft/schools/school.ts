@@ -44,6 +44,8 @@ export interface SchoolFacts {
   pageSized: boolean;
   /** The sheet must touch everywhere: texture is sanded and coated smooth first. */
   needsSmooth: boolean;
+  /** Wood is sanded really smooth for it: rough wood failed. */
+  smoothWood: boolean;
   /** Where the sheet touches it stays, whatever the binder lets. */
   fixedOnceDown: boolean;
   looks: readonly ('crisp' | 'soft' | 'distressed')[];
@@ -79,6 +81,7 @@ const WET_AND_RUBBED = {
   coatedFabricOnly: false,
   pageSized: false,
   needsSmooth: false,
+  smoothWood: false,
   fixedOnceDown: false,
   looks: ['soft', 'distressed'],
   sign: null,

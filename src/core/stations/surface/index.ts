@@ -1,4 +1,4 @@
-import { groundOf, surfaceById, type CautionId, type SurfaceRecord } from '@/core/craft';
+import { groundOf, schoolById, surfaceById, type CautionId, type SurfaceRecord } from '@/core/craft';
 import { bareSidesMm2, reachedFaceMm2, resolveBlank } from '@/core/shape';
 import { pictureWindow } from '@/core/sheet';
 import { typedRoom } from '../air';
@@ -25,6 +25,9 @@ import { sum } from '@/core/shared';
 
 /** From here on a blank is lifted and turned by two. */
 const HEAVY_MM2 = 700 * 700;
+/** What is asked of the face follows from the school that is taken, where one is. */
+const schoolOf = ({ method: { school } }: Job) => (school === null ? null : schoolById(school));
+
 export const isHeavy = (blank: SurfaceAnswer['blank']): boolean => blank !== null && blank.areaMm2 > HEAVY_MM2;
 /** A base coat's wet film, µm. */
 const PAINT_FILM_UM = 100;
@@ -49,6 +52,7 @@ const PREP_WORK: Readonly<Record<PrepCode, Work>> = {
   strip: 'strip',
   scuff: 'sand',
   sand: 'sand',
+  'fine-sand': 'sand',
   'light-sand': 'sand',
   derust: 'sand',
   degrease: 'clean',
@@ -109,7 +113,7 @@ function answer(
     ground: record ? groundOf(record, job.surface) : null,
     faceMm2,
     paintMl: record ? paintFor(job, record, faceMm2) : 0,
-    preparation: record ? preparation(record, job.surface, typedRoom(job), faceMm2) : [],
+    preparation: record ? preparation(record, job.surface, schoolOf(job), typedRoom(job), faceMm2) : [],
     print: facts && window && blank ? placePrint(job, facts, { window, blank, coarse: record?.coarse ?? false }) : null,
   };
 }

@@ -2,16 +2,19 @@ import {
   baseCoatById,
   finishById,
   groundOf,
+  isScuffable,
   labourRate,
   labourMinutes,
   type BaseCoatId,
   type CautionId,
   type LabourRate,
+  type SchoolRecord,
   type SurfaceRecord,
   type ToolId,
 } from '@/core/craft';
 import { deltaE2000, labOf, linearColour } from '@/core/colour';
 import { dryingFactor, type Room } from '@/core/cure';
+import { STRONG_GRAIN_MM } from '@/core/method';
 import type { Job } from '../job';
 import type { PrepCode } from '../step';
 
@@ -30,6 +33,7 @@ const TOOLS: Readonly<Partial<Record<PrepCode, readonly ToolId[]>>> = {
   'lead-test': ['lead-test-kit'],
   scuff: ['sandpaper-120-and-220', 'dust-mask'],
   sand: ['sandpaper-120-and-220', 'dust-mask'],
+  'fine-sand': ['sandpaper-320-400', 'dust-mask'],
   'seal-edges': ['thinned-wood-glue-or-the-binder', 'small-brush'],
   degrease: ['rubbing-alcohol-or-dish-soap', 'lint-free-cloth'],
   derust: ['wire-brush', 'dust-mask'],
@@ -48,6 +52,7 @@ const CAUTIONS: Readonly<Partial<Record<PrepCode, readonly CautionId[]>>> = {
   'lead-test': ['lead'],
   scuff: ['sanding-dust'],
   sand: ['sanding-dust'],
+  'fine-sand': ['sanding-dust'],
   derust: ['sanding-dust'],
   'light-sand': ['sanding-dust'],
 };
@@ -61,6 +66,7 @@ const HANDS: Readonly<Record<PrepCode, LabourRate>> = {
   strip: labourRate(15, 2.5),
   scuff: SAND,
   sand: SAND,
+  'fine-sand': labourRate(2, 0.8),
   // One grit, one way.
   'light-sand': labourRate(2, 0.5),
   derust: SAND,
@@ -107,17 +113,37 @@ function baseCoats(choice: Job['surface'], surface: SurfaceRecord): 0 | 1 | 2 {
 export const paintCoats = (choice: Job['surface'], surface: SurfaceRecord): number =>
   baseCoats(choice, surface) + Number(hasBaseCoat(choice, surface) && choice.underColour !== null);
 
+/** What is slick, on whatever, gives nothing to grip; wall paint a little, unless a base coat goes over it. */
+function isScuffed(choice: Job['surface'], surface: SurfaceRecord): boolean {
+  if (surface.oldFinish) return true;
+  const { holds } = finishById(choice.finish);
+  if (!isScuffable(surface)) return false;
+  return holds === 'badly' || (holds === 'fair' && !hasBaseCoat(choice, surface));
+}
+
+/** Where the sheet must touch everywhere, or failed on rough wood. */
+const isSandedFine = (surface: SurfaceRecord, { needsSmooth, smoothWood }: SchoolRecord): boolean =>
+  (smoothWood && surface.class === 'wood') ||
+  (needsSmooth && surface.textureMm >= STRONG_GRAIN_MM && surface.class !== 'fabric');
+
 /**
  * Steps from the surface as it is to a surface ready for the print, in working order: what makes dust or wets comes
  * before the dusting, and a coat only on what is dry and clean. Drying follows the room. Source: bench practice.
  *
+ * @param school what is asked of the face beyond the usual; null while it is not chosen
  * @param faceMm2 what is worked on; 0 while the blank is not measured
  */
-export function preparation(surface: SurfaceRecord, choice: Job['surface'], room: Room, faceMm2: number): PrepStep[] {
+export function preparation(
+  surface: SurfaceRecord,
+  choice: Job['surface'],
+  school: SchoolRecord | null,
+  room: Room,
+  faceMm2: number,
+): PrepStep[] {
   const finish = finishById(choice.finish);
   const wooden = surface.class === 'wood' || surface.class === 'painted';
-  const scuffed = wooden && (finish.holds === 'badly' || surface.oldFinish);
   const coats = baseCoats(choice, surface);
+  const scuffed = isScuffed(choice, surface);
   const coat = baseCoatById(choice.baseCoat);
   const dries = (hours: number) => hours * dryingFactor(1, room, groundOf(surface, choice).dryingFactor).total;
   const firstDries = coat.dryHours * dryingFactor(1, room, surface.dryingFactor).total;
@@ -125,12 +151,13 @@ export function preparation(surface: SurfaceRecord, choice: Job['surface'], room
     ['lead-test', leadIsPossible(choice, surface)],
     ['scuff', scuffed],
     ['sand', wooden && choice.finish === 'bare' && !surface.oldFinish],
+    ['fine-sand', school !== null && isSandedFine(surface, school)],
     ['derust', surface.rusts],
-    ['degrease', surface.degrease || (wooden && (scuffed || finish.paint))],
+    ['degrease', surface.degrease || scuffed || (wooden && finish.paint)],
     ['wash-dry', surface.washDryHours !== null, surface.washDryHours ?? 0],
     ['prewash', surface.laundered, WASHED_CLOTH_HOURS * dryingFactor(1, room, 1).total],
     ['lay-flat', surface.needsBarrier],
-    ['dust', wooden || surface.class === 'mineral'],
+    ['dust', wooden || scuffed || surface.class === 'mineral'],
     ['seal-edges', surface.edgesDrink, dries(SEALED_EDGE_HOURS)],
     ['under-coat', coats > 0 && choice.underColour !== null, firstDries],
     ['base-coat', coats > 0, coats > 1 ? firstDries : dries(coat.dryHours)],

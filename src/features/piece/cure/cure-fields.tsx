@@ -87,12 +87,12 @@ function RuleField() {
   return (
     <ChoiceField
       label={say`Wait`}
-      value={piece.cure.school}
+      value={piece.cure.waitBy}
       options={[
         { id: 'sign', name: say`By the sign` },
         { id: 'clock', name: say`By the clock` },
       ]}
-      onCommit={(school) => change('cure', { school }, say`rule of waiting`)}
+      onCommit={(waitBy) => change('cure', { waitBy }, say`rule of waiting`)}
     />
   );
 }

@@ -2,7 +2,7 @@
 import { Note, Part, useUnits } from '@/ui';
 import { useOpenPiece } from '../piece-context';
 import css from './cure.module.css';
-import { OVEN_REFUSALS, OVEN_WORDS, sentences } from '@/words';
+import { OVEN_CONDITIONS, OVEN_REFUSALS, OVEN_WORDS, sentences } from '@/words';
 import { say } from '@/words/say';
 
 /** Drying in a gentle oven: which cycles the piece can take, and why not. */
@@ -28,7 +28,7 @@ export function OvenPart() {
       )}
       {able.length > 0 && (
         <ul className={css.ovens}>
-          {plan.cure.ovens.map(({ cycle, refusal }) => (
+          {plan.cure.ovens.map(({ cycle, refusal, condition, hours }) => (
             <li key={cycle.id}>
               <button
                 type="button"
@@ -36,10 +36,13 @@ export function OvenPart() {
                 aria-pressed={chosen?.cycle.id === cycle.id}
                 onClick={() => change('cure', { oven: chosen?.cycle.id === cycle.id ? null : cycle.id }, say`oven`)}
                 data-testid={`oven-${cycle.id}`}
-              >{say`${units.temperature(cycle.temperatureC)}, ${cycle.heatMinutes + cycle.restMinutes} min`}</button>
+              >{say`${units.temperature(cycle.temperatureC)}, ${Math.round(hours * 60)} min`}</button>
               <span>
                 {refusal === null
-                  ? OVEN_WORDS[cycle.id](units.temperature(cycle.temperatureC))
+                  ? sentences(
+                      OVEN_WORDS[cycle.id](units.temperature(cycle.temperatureC)),
+                      condition && OVEN_CONDITIONS[condition],
+                    )
                   : OVEN_REFUSALS[refusal]}
               </span>
             </li>

@@ -5,6 +5,7 @@ import type { CostLine } from '@/core/journal';
 import { Fields, Note, Part, PriceField, VolumeField } from '@/ui';
 import { sentences } from '@/words';
 import { say } from '@/words/say';
+import { AgainstBought } from '../against-bought';
 import { useOpenPiece } from '../piece-context';
 import css from './keep.module.css';
 
@@ -23,6 +24,7 @@ export function CostPart() {
     <Part title={say`What it cost`} folded={lines.length > 0 ? total.toFixed(2) : say`no price yet`}>
       <Prices />
       {lines.length > 0 && <CostTable lines={lines} total={total} />}
+      <AgainstBought at="keep" />
       <Note>
         {sentences(
           say`In your own currency.`,

@@ -1,7 +1,6 @@
-import { recipeStepOf } from '@/core/craft';
 import type { LayingStep } from '@/core/coat';
-import type { PiecePlan, StepId } from '@/core/stations';
-import { HAND_STEPS, SIGNS_OF_TIME, layingWords, stepTitle } from '@/words';
+import { handsAtLay, type PiecePlan, type StepId } from '@/core/stations';
+import { CONDITION_WORDS, HAND_STEPS, SIGNS_OF_TIME, layingWords, stepTitle } from '@/words';
 import { card, cardTimer, type BenchCard, type BenchCards } from '../station-feature';
 import { say } from '@/words/say';
 
@@ -13,25 +12,24 @@ const belongs = (code: LayingStep['code'], step: StepId): boolean =>
 
 export const layCards: BenchCards = ({ step, title }, _, plan, units) => {
   const { laying } = plan.lay;
-  const { binder, school } = plan.method;
+  const { binder, open: asked } = plan.method;
+  const first = step.kind === 'lay' ? asked.map((code) => card(`if-${code}`, CONDITION_WORDS[code])) : [];
   if (!laying || !binder?.wet) {
-    const hands = (school && recipeStepOf(school, 'lay')?.does) ?? [];
-    return hands.length > 0
-      ? hands.map((hand) => card(`lay-${hand}`, HAND_STEPS[hand]))
-      : [card('lay', stepTitle(title))];
+    const hands = handsAtLay(plan).map((hand) => card(`lay-${hand}`, HAND_STEPS[hand]));
+    return [...first, ...(hands.length > 0 ? hands : [card('lay', stepTitle(title))])];
   }
   const shown = laying.steps.filter(({ code }) => belongs(code, step));
   const firstCoat = shown.find(({ code }) => code === 'coat-surface' || code === 'coat-paper');
-  const open = cardTimer(say`Open time: lay before it skins`, Math.floor(laying.openMinutes), true);
+  const openTime = cardTimer(say`Open time: lay before it skins`, Math.floor(laying.openMinutes), true);
   const cards = shown.map((one) =>
     card(
       one.code,
       layingWords(one, binder, units),
       'volumeMl' in one ? units.volume(one.volumeMl) : null,
-      one === firstCoat ? open : null,
+      one === firstCoat ? openTime : null,
     ),
   );
-  return step.kind === 'lay' ? [...cards, ...peelCards(plan)] : cards;
+  return step.kind === 'lay' ? [...first, ...cards, ...peelCards(plan)] : cards;
 };
 
 /** A tacky peel has its early and its late timer. */

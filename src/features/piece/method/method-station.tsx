@@ -6,6 +6,7 @@ import { runSteps } from '@/core/plan';
 import { Answer, Part, Steps } from '@/ui';
 import { counted, lowerFirst, methodName, stepTime, stepTitle } from '@/words';
 import { say } from '@/words/say';
+import { AgainstBought } from '../against-bought';
 import { DisagreementNotes } from '../disagreement-notes';
 import { MissingList } from '../missing-list';
 import { NextLink } from '../next-link';
@@ -45,6 +46,7 @@ export function MethodStation() {
       <PointsPart method={method} />
       <OthersPart method={method} />
       <LabelPart method={method} />
+      <BoughtPart />
       <OrderPart />
       <DisagreementNotes at="method" />
       <RefusedPart method={method} />
@@ -79,6 +81,17 @@ function TakeAndGoOn({ method: { best, chosen, choose } }: { method: Method }) {
         router.push(`/piece/${piece.id}/sheet`);
       }}
     >{say`Take ${lowerFirst(wayName(best))} and go on`}</Button>
+  );
+}
+
+function BoughtPart() {
+  const { plan, piece } = useOpenPiece();
+  if (plan.method.binder === null) return null;
+  const { boughtPrice } = piece.keep;
+  return (
+    <Part title={say`Against a bought one`} folded={boughtPrice === null ? say`no price yet` : boughtPrice.toFixed(2)}>
+      <AgainstBought at="method" />
+    </Part>
   );
 }
 

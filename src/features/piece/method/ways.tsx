@@ -1,7 +1,8 @@
 'use client';
 import { Table, TableBody, TableCell, TableHead, TableRow } from '@mui/material';
-import type { Candidate, Way } from '@/core/method';
-import { ChooseButton, Unbroken, useUnits } from '@/ui';
+import { baseCoatById } from '@/core/craft';
+import { CONDITIONS_MET_BY, isAsked, type Candidate, type ConditionCode, type Way } from '@/core/method';
+import { ChooseButton, TextButton, Unbroken, useUnits } from '@/ui';
 import {
   BINDER_WORDS,
   CONDITION_WORDS,
@@ -14,6 +15,7 @@ import {
 } from '@/words';
 import { formatDuration } from '@/words/figures';
 import { say } from '@/words/say';
+import { useOpenPiece } from '../piece-context';
 import css from './method.module.css';
 import type { Method } from './use-method';
 
@@ -37,7 +39,7 @@ const rowsOf = (units: Wording): [string, (candidate: Candidate) => string][] =>
 
 /** The best way and two that trade its points for something else, side by side, each to be taken. */
 export function Ways({ method }: { method: Method }) {
-  const { ways } = method;
+  const { ways, chosen } = method;
   const units = useUnits();
   if (ways.length === 0) return null;
   return (
@@ -67,7 +69,7 @@ export function Ways({ method }: { method: Method }) {
           ))}
         </TableBody>
       </Table>
-      <Conditions ways={ways} />
+      <Conditions ways={ways} chosen={chosen} />
     </>
   );
 }
@@ -89,19 +91,50 @@ const Heads = ({ method: { ways, chosen } }: { method: Method }) => (
 );
 
 /** What must hold for one of them to work. */
-function Conditions({ ways }: { ways: readonly Way[] }) {
+function Conditions({ ways, chosen }: { ways: readonly Way[]; chosen: Candidate | null }) {
   const lines = ways.flatMap(({ candidate }) => candidate.conditions.map((condition) => ({ candidate, condition })));
   if (lines.length === 0) return null;
   return (
     <ul className={css.conditions}>
       {lines.map(({ candidate, condition }) => (
         <li key={`${methodName(candidate)} ${condition}`} className={css.condition}>
-          <b>{wayName(candidate)}.</b> {CONDITION_WORDS[condition]}
+          <b>{wayName(candidate)}.</b> {CONDITION_WORDS[condition]}{' '}
+          {candidate === chosen && <MetBy condition={condition} />}
         </li>
       ))}
     </ul>
   );
 }
+
+/** A step of the run, a base coat to put on, or a question to answer: no condition hangs in the air. */
+function MetBy({ condition }: { condition: ConditionCode }) {
+  const { piece, plan, change } = useOpenPiece();
+  const { kind } = piece.surface;
+  const { settled } = piece.method;
+  if (kind === null) return null;
+  if (CONDITIONS_MET_BY[condition] === 'step') return <small>{say`It is a step of the run.`}</small>;
+  if (!isAsked(condition))
+    return (
+      <TextButton
+        onClick={() => change('surface', LIGHT_COAT, say`light base coat`)}
+        testId={`meet-${condition}`}
+      >{say`Put a light base coat on`}</TextButton>
+    );
+  const others = settled.filter((one) => one.condition !== condition);
+  return plan.method.open.includes(condition) ? (
+    <TextButton
+      onClick={() => change('method', { settled: [...others, { condition, surface: kind }] }, say`answered: yes`)}
+      testId={`meet-${condition}`}
+    >{say`Yes, so it is`}</TextButton>
+  ) : (
+    <TextButton
+      onClick={() => change('method', { settled: others }, say`not answered`)}
+      testId={`meet-${condition}`}
+    >{say`You said yes: take it back`}</TextButton>
+  );
+}
+
+const LIGHT_COAT = { baseCoat: 'chalk-type-paint', baseColour: baseCoatById('chalk-type-paint').colour } as const;
 
 export const ChooseWay = ({ method: { chosen, choose }, candidate }: { method: Method; candidate: Candidate }) => (
   <ChooseButton name={methodName(candidate)} isChosen={candidate === chosen} onChoose={() => choose(candidate)} />

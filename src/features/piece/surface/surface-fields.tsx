@@ -1,8 +1,9 @@
 'use client';
 import { BASE_COATS, FINISHES, SURFACES, baseCoatById, finishById } from '@/core/craft';
+import { asksBakeSafe } from '@/core/cure';
 import { shapeKind } from '@/core/shape';
 import { PAINT_AGES, asksPaintAge } from '@/core/stations';
-import { Fields, LengthField, NextRow, Note, Part, SelectField, TextButton, Wide, useUnits } from '@/ui';
+import { ChoiceField, Fields, LengthField, NextRow, Note, Part, SelectField, TextButton, Wide, useUnits } from '@/ui';
 import { BASE_COAT_WORDS, FINISH_WORDS, PAINT_AGE_NAMES, SIZE_NAMES, SURFACE_WORDS } from '@/words';
 import { say } from '@/words/say';
 import { useOpenPiece } from '../piece-context';
@@ -134,6 +135,14 @@ function Colours() {
           testId="paint-age"
         />
       )}
+      {record && asksBakeSafe({ ...surface, surface: record }) && (
+        <ChoiceField
+          label={say`Does its label say bake-safe?`}
+          value={surface.bakeSafe ? 'yes' : 'no'}
+          options={BAKE_SAFE}
+          onCommit={(said) => change('surface', { bakeSafe: said === 'yes' }, say`bake-safe paint`)}
+        />
+      )}
       {(isCoated || isPainted) && (
         <ColourField
           label={isCoated ? say`Colour of the base coat` : say`Colour of the paint`}
@@ -150,6 +159,11 @@ function Colours() {
     </>
   );
 }
+
+const BAKE_SAFE: { id: 'yes' | 'no'; name: string }[] = [
+  { id: 'no', name: say`No` },
+  { id: 'yes', name: say`Yes` },
+];
 
 const UNDER_COLOUR = '#8a4b32';
 

@@ -1,4 +1,5 @@
 import type { Migration } from '../../version';
+import { conditionsSettled } from './conditions-settled';
 import { oneMarginToFour } from './one-margin-to-four';
 import { paintAndSheenAdded } from './paint-and-sheen-added';
 import { printFormAdded } from './print-form-added';
@@ -22,4 +23,5 @@ export const PIECE_MIGRATIONS: readonly Migration[] = [
   tracedFaceAdded,
   setsAndTemplatesAdded,
   verdictsOverruled,
+  conditionsSettled,
 ];
