@@ -9,7 +9,9 @@ export function earlyWords(kind: WaitKind, step: StepId): string {
   if (kind === 'cool' || kind === 'heat') return say`It is still hot: it burns fingers, and the toner is soft.`;
   switch (step.kind) {
     case 'pass':
-      return say`Rubbed wet, the toner comes off.`;
+      return step.number > 1
+        ? say`Wet paper can’t be seen: it looks done when it is not. Let it dry first.`
+        : say`Rubbed wet, the toner comes off.`;
     case 'remove':
       return say`Lifted wet, the picture stays behind on the sheet.`;
     case 'stick':

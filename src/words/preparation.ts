@@ -29,6 +29,10 @@ const PREP_WORDS: Readonly<Record<PrepCode, PrepWords>> = said({
     title: 'Seal the cut edges',
     why: 'Edges of sheet wood drink the medium out of the coat.',
   },
+  'label-off': {
+    title: 'Soak the label off, and take off its glue',
+    why: 'Under the picture a rest of glue stays as a hole. A jar without a label is ready: mark it done.',
+  },
   degrease: { title: 'Degrease', why: 'A fingerprint or a trace of polish is enough to let the picture go.' },
   derust: { title: 'Brush off loose rust', why: 'Rust lifts with the paper.' },
   'wash-dry': {

@@ -45,6 +45,18 @@ export const REPAIR_WORDS: Readonly<Record<RepairId, RepairWords>> = said({
     how: 'Wipe a stain over picture and wood and take it off again: the wood darkens, the picture does not.',
     why: 'Ties the picture to the board; a matter of taste.',
   },
+  fibres: {
+    title: 'Take off dry fuzz',
+    inText: 'take off dry fuzz',
+    how: 'Brush or vacuum it off; what stays, 400 grit or finer held flat, only when dry. A loose edge: a nail file.',
+    why: 'Fibres sealed in stay white.',
+  },
+  'fibres-brushed': {
+    title: 'Take off dry fuzz',
+    inText: 'take off dry fuzz',
+    how: 'Brush or vacuum it off; what stays, a damp finger or a little more of the binder. No sandpaper here.',
+    why: 'Fibres sealed in stay white.',
+  },
   outline: {
     title: 'Soften the raised outline',
     inText: 'soften the raised outline',

@@ -10,6 +10,8 @@ export type RepairId =
   | 'bubbles'
   | 'worn-places'
   | 'outline'
+  | 'fibres'
+  | 'fibres-brushed'
   | 'white-edge'
   | 'white-edge-painted'
   | 'overhang'
@@ -65,12 +67,19 @@ export interface RepairContext {
 
 const THICK_SIDE_MM = 10;
 const isCloth = ({ surface }: RepairContext): boolean => surface.laundered;
+const leavesFuzz = ({ school: { leavesFibres, traced } }: RepairContext): boolean => leavesFibres && !traced;
 const maySand = ({ surface, coated }: RepairContext): boolean => isSandable(surface, coated);
 const isFabric = ({ surface }: RepairContext): boolean => surface.class === 'fabric';
 
 const REPAIRS: readonly RepairRecord[] = [
   { id: 'haze', stage: 'look', applies: ({ school }) => (school.leavesFibres ? 'expected' : 'no') },
   { id: 'overhang', stage: 'look', applies: ({ wrapped }) => (wrapped ? 'expected' : 'no') },
+  {
+    id: 'fibres-brushed',
+    stage: 'look',
+    applies: (context) => (leavesFuzz(context) && !maySand(context) ? 'expected' : 'no'),
+  },
+  { id: 'fibres', stage: 'sand', applies: (context) => (leavesFuzz(context) && maySand(context) ? 'expected' : 'no') },
   {
     id: 'outline',
     stage: 'sand',

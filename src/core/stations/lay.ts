@@ -12,6 +12,7 @@ import {
   type SurfaceRecord,
 } from '@/core/craft';
 import { bedHours, ovenById, type Room } from '@/core/cure';
+import type { Blank } from '@/core/shape';
 import { airAtStart, roomThrough, typedRoom } from './air';
 import type { LayPlan, PiecePlan, PrintPlan } from './answers';
 import { cureStepWait } from './cure-wait';
@@ -26,12 +27,16 @@ import { hasBaseCoat } from './surface/preparation';
 
 export const lay: Station<'lay', 'surface' | 'method'> = {
   id: 'lay',
-  answer: ({ job, now, atHand }, { surface: { record, ground, print }, method: { binder, school } }) => {
+  answer: ({ job, now, atHand }, { surface: { record, ground, blank, print }, method: { binder, school } }) => {
     const room = typedRoom(job);
     const through = binder ? roomThrough(job, room, now, atHand) : null;
-    if (!record || !ground || !print || !binder || !school) return { room, through, laying: null };
+    if (!record || !ground || !blank || !print || !binder || !school) return { room, through, laying: null };
     const laidIn = through && !isLaid(job) ? airAtStart(through.course, room) : room;
-    return { room, through, laying: planLaying(job, { surface: record, ground, print, binder, school, room: laidIn }) };
+    return {
+      room,
+      through,
+      laying: planLaying(job, { surface: record, ground, blank, print, binder, school, room: laidIn }),
+    };
   },
   missing: lacksForCoat,
   state: (job, plan) => {
@@ -121,22 +126,27 @@ export function handsAtLay({ method: { school, chosen } }: Pick<PiecePlan, 'meth
 interface Laid {
   surface: SurfaceRecord;
   ground: Ground;
+  blank: Blank;
   print: PrintPlan;
   binder: BinderRecord;
   school: SchoolRecord;
   room: Room;
 }
 
-function planLaying(job: Job, { surface, ground, print, binder, school, room }: Laid): LayPlan {
+function planLaying(job: Job, { surface, ground, blank, print, binder, school, room }: Laid): LayPlan {
   const { filmUm, faces, extendMm } = job.lay;
   const coat = coatAmount({ places: print.coat, binder, ground, filmUm, faces });
   return {
     coat,
-    steps: layingSteps(coat, binder, school, surface, print.rect, {
-      extendMm,
-      bedHours: bedHours(binder, room, ground),
-      pencil: takesPencil(surface, hasBaseCoat(job.surface, surface)),
-    }),
+    steps: layingSteps(
+      coat,
+      { binder, school, surface, blank, print: print.rect },
+      {
+        extendMm,
+        bedHours: bedHours(binder, room, ground),
+        pencil: takesPencil(surface, hasBaseCoat(job.surface, surface)),
+      },
+    ),
     filmUm: filmUm ?? nominalFilmUm(binder),
     room,
     openMinutes: openMinutes(binder, room),

@@ -11,6 +11,7 @@ export const PREP_CODES = [
   'sand',
   'fine-sand',
   'dust',
+  'label-off',
   'degrease',
   'derust',
   'wash-dry',

@@ -22,6 +22,19 @@ export const DISAGREEMENT_WORDS: Readonly<Record<DisagreementId, DisagreementWor
     otherSide: 'Both: every spot the one coat misses, the other has.',
     taken: 'what the binder’s makers and users mostly do; it can be changed here.',
   },
+  pressure: {
+    question: 'How hard to press?',
+    oneSide: 'Light and even, with a card: pressed hard, the medium is driven out and leaves round holes.',
+    otherSide: 'Firmly, with a roller: what does not touch does not hold.',
+    taken: 'a card for paper on smooth grounds; a roller for stone, weave, heavy gel and liners.',
+  },
+  water: {
+    question: 'Damp, or soaked?',
+    oneSide: 'Damp only, with a wrung sponge: too much water lifts the film with the paper.',
+    otherSide: 'Soaked: dry paper takes long to soften, and rubbing it dry wears the picture.',
+    taken:
+      'by the binder: gel and polyurethane that are fully dry are soaked, the others damped; a tacky peel sees no water.',
+  },
   waiting: {
     question: 'By the clock or by the sign?',
     oneSide: 'By the clock: the full label time, always; nothing was ever spoiled by waiting.',

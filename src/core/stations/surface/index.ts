@@ -55,6 +55,7 @@ const PREP_WORK: Readonly<Record<PrepCode, Work>> = {
   'fine-sand': 'sand',
   'light-sand': 'sand',
   derust: 'sand',
+  'label-off': 'clean',
   degrease: 'clean',
   dust: 'clean',
   'dust-again': 'clean',

@@ -31,6 +31,7 @@ export interface PrepStep {
 
 const TOOLS: Readonly<Partial<Record<PrepCode, readonly ToolId[]>>> = {
   'lead-test': ['lead-test-kit'],
+  'label-off': ['bowl-of-lukewarm-water', 'rubbing-alcohol-or-dish-soap'],
   scuff: ['sandpaper-120-and-220', 'dust-mask'],
   sand: ['sandpaper-120-and-220', 'dust-mask'],
   'fine-sand': ['sandpaper-320-400', 'dust-mask'],
@@ -70,6 +71,7 @@ const HANDS: Readonly<Record<PrepCode, LabourRate>> = {
   // One grit, one way.
   'light-sand': labourRate(2, 0.5),
   derust: SAND,
+  'label-off': labourRate(10, 0),
   degrease: WIPE,
   dust: WIPE,
   'dust-again': WIPE,
@@ -121,6 +123,10 @@ function isScuffed(choice: Job['surface'], surface: SurfaceRecord): boolean {
   return holds === 'badly' || (holds === 'fair' && !hasBaseCoat(choice, surface));
 }
 
+/** Bottles and jars come with a label on them. */
+const isBottle = (surface: SurfaceRecord, { shape: { kind } }: Job['surface']): boolean =>
+  surface.id === 'glass' && (kind === 'cylinder' || kind === 'vessel');
+
 /** Where the sheet must touch everywhere, or failed on rough wood. */
 const isSandedFine = (surface: SurfaceRecord, { needsSmooth, smoothWood }: SchoolRecord): boolean =>
   (smoothWood && surface.class === 'wood') ||
@@ -153,6 +159,7 @@ export function preparation(
     ['sand', wooden && choice.finish === 'bare' && !surface.oldFinish],
     ['fine-sand', school !== null && isSandedFine(surface, school)],
     ['derust', surface.rusts],
+    ['label-off', isBottle(surface, choice)],
     ['degrease', surface.degrease || scuffed || (wooden && finish.paint)],
     ['wash-dry', surface.washDryHours !== null, surface.washDryHours ?? 0],
     ['prewash', surface.laundered, WASHED_CLOTH_HOURS * dryingFactor(1, room, 1).total],

@@ -21,7 +21,10 @@ export function CureAnswer() {
     if (piece.rub.done.length > 0) return say`Cured: rubbing has begun.`;
     if (wait.safeHours === 0) return say`No waiting: go on at once.`;
     if (kind === 'soak') return soakWords(wait.likelyHours);
-    if (kind === 'window') return windowWords(wait.earliestHours, wait.safeHours);
+    if (kind === 'window')
+      return times && now > times.safeAt
+        ? say`The time to peel is over, the paper holds: let it dry overnight, then damp it and rub.`
+        : windowWords(wait.earliestHours, wait.safeHours);
     if (!times)
       return `${remarks(
         isAtLeast
@@ -29,7 +32,7 @@ export function CureAnswer() {
           : say`Wait ${formatDuration(wait.likelyHours)} after laying`,
         wait.safeHours > wait.likelyHours && say`${formatDuration(wait.safeHours)} to be safe`,
       )}.`;
-    if (now >= times.safeAt) return say`The full time is over: rub.`;
+    if (now >= times.safeAt) return say`The full time is over: rub. Waiting longer does it no harm.`;
     if (now >= times.likelyAt) return say`Start rubbing now, if the sign is right.`;
     if (now >= times.readyAt) return say`By its signs it is dry: start rubbing now.`;
     if (isAtLeast)

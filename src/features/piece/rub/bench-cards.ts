@@ -124,7 +124,8 @@ export const rubCards: BenchCards = ({ step, title, wait }, job, plan, units) =>
       last
         ? say`Let it dry ${between} and look for milky patches: rub those once more. It is dry enough to mend
           after ${formatDuration(rubbing.dryOutMinutes / 60)}.`
-        : say`Let it dry ${between} and look for milky patches. Wet paper is invisible: it looks done when it is not.`,
+        : say`Let it dry ${between} and look for milky patches. Wet paper is invisible: it looks done when it is not.
+          A fan or hair dryer may help here, between passes only.`,
       between,
     ),
   ];

@@ -14,7 +14,9 @@ export function RubAnswer({ rub }: { rub: Rub }) {
     if (early && plan.cure.clock)
       return sentences(
         say`Not yet: start ${afterTime(plan.cure.clock.likelyAt, now)}.`,
-        total > 0 ? say`Rubbed wet, the toner comes off.` : say`Too soon, the picture stays behind.`,
+        rub.school?.removal === 'rub'
+          ? say`Rubbed wet, the toner comes off.`
+          : say`Too soon, the picture stays behind.`,
       );
     if (total === 0) return offWords(rub, now);
     if (done === 0)

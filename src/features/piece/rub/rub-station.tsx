@@ -3,6 +3,7 @@ import { useId } from 'react';
 import { Because } from '@/ui';
 import { say } from '@/words/say';
 import { LandingDrawing, opticsNow } from '../drawings/landing';
+import { DisagreementNotes } from '../disagreement-notes';
 import { FaultsLink } from '../faults-link';
 import { InspectPart } from '../inspect';
 import { MissingList } from '../missing-list';
@@ -51,6 +52,7 @@ export function RubStation() {
       {map && school && !finished && <WorkPart map={map} removal={school.removal} later={done > 0} />}
       <PassCount rub={rub} />
       <MissingList station="rub" />
+      <DisagreementNotes at="rub" />
       <StationCautions station="rub" />
       <FaultsLink />
     </StationLayout>
