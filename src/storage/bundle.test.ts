@@ -108,9 +108,13 @@ describe('a bundle', () => {
 
   it('opens what version 1 of the piece wrote', async () => {
     const old = await altered((m) => {
-      const { sheet, ...piece } = m.piece as Record<string, Record<string, unknown>>;
+      const { sheet, cure, ...piece } = m.piece as Record<string, Record<string, unknown>>;
       const { margins: _, ...rest } = sheet;
-      return { ...m, piece: { ...piece, version: 1, sheet: { ...rest, marginMm: 10 } } };
+      const { waitBy, ...air } = cure;
+      return {
+        ...m,
+        piece: { ...piece, version: 1, sheet: { ...rest, marginMm: 10 }, cure: { ...air, school: waitBy } },
+      };
     });
     expect(await openBundle(old)).toMatchObject({ ok: true, value: { piece: readyPiece() } });
   });
