@@ -127,7 +127,7 @@ function bentText(text: string, tokens: readonly string[], chance: Chance): stri
 }
 
 /** A piece that was read is planned, placed and looked over like any other. */
-function useOf(piece: Piece): void {
+function purposeOf(piece: Piece): void {
   const plan = planPiece(piece, PICTURE, NOW, NOTHING_SAID);
   nextStep(piece, plan, NOW);
   stationStates(piece, plan);
@@ -356,7 +356,7 @@ function encodedBy(text: string, chance: () => number): Uint8Array {
 }
 
 export const MUTANT_KINDS: readonly MutantKind[] = [
-  { name: 'piece', run: (chance) => record(() => pick(PIECES, chance), readPiece, useOf)(chance) },
+  { name: 'piece', run: (chance) => record(() => pick(PIECES, chance), readPiece, purposeOf)(chance) },
   {
     name: 'stash',
     run: record(
@@ -404,13 +404,13 @@ export const MUTANT_KINDS: readonly MutantKind[] = [
   {
     name: 'bundle',
     run: async (chance) =>
-      used(await openBundle(await bentArchive(await bundleFiles(), chance)), ({ piece }) => useOf(piece)),
+      used(await openBundle(await bentArchive(await bundleFiles(), chance)), ({ piece }) => purposeOf(piece)),
   },
   {
     name: 'backup',
     run: async (chance) =>
       used(await openBackup(new Blob([await bentArchive(await backupFiles(), chance)])), ({ pieces, agenda }) => {
-        pieces.forEach(({ piece }) => useOf(piece));
+        pieces.forEach(({ piece }) => purposeOf(piece));
         if (agenda) instanceOf(agenda, []);
       }),
   },
@@ -459,7 +459,7 @@ export const MUTANT_KINDS: readonly MutantKind[] = [
           const surface = { ...PIECES[1].surface, ...sizes, shape: { kind: 'polygon' as const, points } };
           const read = readPiece({ ...PIECES[1], surface });
           if (!read.ok) throw new Error(`an outline that can’t be kept: ${read.error.message}`);
-          useOf(read.value);
+          purposeOf(read.value);
         }),
       ),
   },

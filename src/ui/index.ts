@@ -5,6 +5,7 @@ export { useKeyed } from './use-keyed';
 export { ChooseButton } from './choose-button';
 export {
   afterTime,
+  isAtNight,
   clockTime,
   dated,
   dayName,

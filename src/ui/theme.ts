@@ -44,6 +44,11 @@ const paletteOf = (colours: typeof LIGHT) => ({
 
 const TEXT_FONT = say`"Atkinson Hyperlegible Next Variable", sans-serif`;
 
+/** What is pressed with a finger is as large as one. */
+const FINGER_PX = 44;
+const UNDER_A_FINGER = '@media (pointer: coarse)';
+const FINGER_HIGH = { [UNDER_A_FINGER]: { minHeight: FINGER_PX } };
+
 export const theme = createTheme({
   direction: LANGUAGE.direction,
   cssVariables: { cssVarPrefix: 'fb', colorSchemeSelector: '[data-scheme="%s"]' },
@@ -55,7 +60,9 @@ export const theme = createTheme({
     button: { textTransform: 'none', fontWeight: 600 },
   },
   components: {
-    MuiButton: { defaultProps: { disableElevation: true } },
+    MuiButton: { defaultProps: { disableElevation: true }, styleOverrides: { root: FINGER_HIGH } },
+    MuiIconButton: { styleOverrides: { root: { [UNDER_A_FINGER]: { minWidth: FINGER_PX, minHeight: FINGER_PX } } } },
+    MuiInputBase: { styleOverrides: { root: FINGER_HIGH } },
     MuiButtonBase: {
       defaultProps: { disableRipple: true },
       styleOverrides: {
@@ -71,6 +78,7 @@ export const theme = createTheme({
     MuiToggleButton: {
       styleOverrides: {
         root: {
+          ...FINGER_HIGH,
           textTransform: 'none',
           padding: '5px 12px',
           lineHeight: 1.3,

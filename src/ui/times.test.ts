@@ -1,4 +1,4 @@
-import { afterTime, dated, writingOf, clockTime, dayName, span } from './times';
+import { afterTime, dated, isAtNight, writingOf, clockTime, dayName, span } from './times';
 import { MS_PER_DAY, MS_PER_MINUTE } from '@/core/shared';
 
 describe('times in words', () => {
@@ -40,4 +40,11 @@ describe('times in words', () => {
       span(3 * MS_PER_DAY),
     ]).toEqual(['in 35 min', 'in 6 h 20 min', '2 h ago', 'in 3 days']);
   });
+});
+
+it('at night hands rest: from nine in the evening until six', () => {
+  const on = (time: string) => isAtNight(new Date(`2026-03-04T${time}`).getTime());
+  expect(['20:59', '21:00', '23:59', '00:00', '05:59', '06:00', '12:00'].map(on)).toEqual([
+    ...[false, true, true, true, true, false, false],
+  ]);
 });

@@ -105,6 +105,14 @@ export function afterTime(at: number, now: number): string {
   return say`${days > 1 && days < 7 ? dated(at, 'EEEE') : dated(at, 'EEE d MMM')} after ${time}`;
 }
 
+const [NIGHT_FROM, NIGHT_UNTIL] = [21, 6];
+
+/** Whether an instant is at a time when hands rest, here. */
+export function isAtNight(at: number): boolean {
+  const hour = new Date(at).getHours();
+  return hour >= NIGHT_FROM || hour < NIGHT_UNTIL;
+}
+
 /** "today", "Saturday", "Sat 12 Dec". */
 export function dayName(at: number, now: number): string {
   const days = differenceInCalendarDays(at, now);

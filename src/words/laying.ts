@@ -12,12 +12,7 @@ export function layingWords(step: LayingStep, binder: BinderRecord, units: Wordi
     case 'ready-tools':
       return say`Hands clean and dry, paper trimmed, everything within reach: once the coat is on there is no time to look for it.`;
     case 'mark-placement':
-      if (step.leftMm < 0.5 && step.topMm < 0.5)
-        return say`Line the print up with the edges: mark the middle of two sides, on the paper and on the piece.`;
-      return step.by === 'pencil'
-        ? say`Mark the corner with pencil: ${units.length(step.leftMm)} from the left edge, ${units.length(step.topMm)} from the top.`
-        : say`Mark the corner with a bit of tape, no pencil: ${units.length(step.leftMm)} from the left edge,
-          ${units.length(step.topMm)} from the top.`;
+      return placementWords(step, units);
     case 'cut-openings':
       return step.knobs
         ? say`Cut the openings out of the print before it is coated: it is let down over the knobs.`
@@ -88,4 +83,16 @@ export function layingWords(step: LayingStep, binder: BinderRecord, units: Wordi
     case 'wash-brush':
       return say`Wash the brush now.`;
   }
+}
+
+function placementWords(
+  { leftMm, topMm, by }: Extract<LayingStep, { code: 'mark-placement' }>,
+  units: Wording,
+): string {
+  if (leftMm < 0.5 && topMm < 0.5)
+    return say`Line the print up with the edges: mark the middle of two sides, on the paper and on the piece.`;
+  const [left, top] = [units.length(leftMm), units.length(topMm)];
+  return by === 'pencil'
+    ? say`Mark the corner with pencil: ${left} from the left edge, ${top} from the top.`
+    : say`Mark the corner with a bit of tape, no pencil: ${left} from the left edge, ${top} from the top.`;
 }

@@ -39,7 +39,7 @@ export {
   SHEENS,
   USES,
   sealerById,
-  useOf,
+  purposeOf,
   type SealerId,
   type SealerRecord,
   type SheenId,

@@ -227,7 +227,7 @@ export const sealerById = (id: SealerId): SealerRecord => {
 };
 
 /** What a piece is for: cloth is washed, whatever else is said of it. */
-export const useOf = (surface: Pick<SurfaceRecord, 'laundered'> | null, said: UseId): UseId =>
+export const purposeOf = (surface: Pick<SurfaceRecord, 'laundered'> | null, said: UseId): UseId =>
   surface?.laundered ? 'cloth' : said;
 
 export const USES: readonly UseId[] = ['wall', 'sunlit-wall', 'furniture', 'table-top', 'handled', 'cloth'];

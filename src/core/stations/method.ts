@@ -1,4 +1,12 @@
-import { groundOf, printById, schoolById, useOf, type CautionId, type SchoolRecord, type SheenId } from '@/core/craft';
+import {
+  groundOf,
+  printById,
+  schoolById,
+  purposeOf,
+  type CautionId,
+  type SchoolRecord,
+  type SheenId,
+} from '@/core/craft';
 import { placesOf } from '@/core/coat';
 import {
   CONDITIONS_MET_BY,
@@ -57,7 +65,7 @@ function answer({ job, now, atHand }: Setting, { surface }: { surface: SurfaceAn
         reachedMm2: surface.print?.reachedMm2 ?? windowArea(surface),
         lettering: letteringOf(job) === 'yes',
         whites: job.method.whites,
-        use: useOf(surface.record, job.seal.use),
+        use: purposeOf(surface.record, job.seal.use),
         waitBy: job.cure.waitBy,
         hoursLeft: hoursLeft(job.dueOn, now),
         look: job.method.look,

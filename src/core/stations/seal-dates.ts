@@ -1,4 +1,4 @@
-import { useOf } from '@/core/craft';
+import { purposeOf } from '@/core/craft';
 import { sealDates, type SealDate } from '@/core/seal';
 import type { PiecePlan } from './answers';
 import type { Job } from './job';
@@ -25,7 +25,7 @@ export function sealDatesOf(
     coatsAt: job.seal.coatsAt,
     plannedAt,
     firstAt,
-    use: useOf(plan.surface.record, job.seal.use),
+    use: purposeOf(plan.surface.record, job.seal.use),
     laundered,
     bareAt: job.seal.finishedAt ?? (isRubbed(job, plan) ? dryAt : null),
   });

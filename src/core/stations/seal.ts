@@ -1,4 +1,4 @@
-import { labourRate, labourMinutes, sealerById, useOf, type CautionId } from '@/core/craft';
+import { labourRate, labourMinutes, sealerById, purposeOf, type CautionId } from '@/core/craft';
 import { defaultSealer, sealClock, sealPlan, sealerAsBought, sealerChoices } from '@/core/seal';
 import { airOf } from './air';
 import type { PiecePlan } from './answers';
@@ -30,7 +30,13 @@ export const seal: Station<'seal', 'surface' | 'method' | 'lay'> = {
     { surface: { record, blank, faceMm2 }, method: { binder, school, sheen }, lay },
   ) => {
     const fabric = record?.class === 'fabric';
-    const wanted = { use: useOf(record, choice.use), sheen, binder, fabric, sealsItself: school?.sealsItself ?? false };
+    const wanted = {
+      use: purposeOf(record, choice.use),
+      sheen,
+      binder,
+      fabric,
+      sealsItself: school?.sealsItself ?? false,
+    };
     const sealer = record?.laundered ? 'none' : (choice.sealer ?? defaultSealer(wanted));
     const least = school?.glossClears ? CLEARING_COATS : 0;
     const sealing =

@@ -1,7 +1,7 @@
 'use client';
 import { COLDEST_FILM_C, DAMPEST_PERCENT } from '@/core/cure';
-import { Answer, afterTime, clockTime, span, useUnits } from '@/ui';
-import { remarks } from '@/words';
+import { Answer, afterTime, clockTime, isAtNight, span, useUnits } from '@/ui';
+import { remarks, sentences } from '@/words';
 import { formatDuration } from '@/words/figures';
 import { say } from '@/words/say';
 import { useOpenPiece } from '../piece-context';
@@ -37,7 +37,10 @@ export function CureAnswer() {
     if (now >= times.readyAt) return say`By its signs it is dry: start rubbing now.`;
     if (isAtLeast)
       return say`The air is above ${DAMPEST_PERCENT} %: it takes at least until ${clockTime(times.likelyAt, now)}.`;
-    return say`Start rubbing ${afterTime(times.likelyAt, now)}, ${span(times.likelyAt - now)}.`;
+    return sentences(
+      say`Start rubbing ${afterTime(times.likelyAt, now)}, ${span(times.likelyAt - now)}.`,
+      isAtNight(times.likelyAt) && say`The morning after is as good: waiting longer does no harm.`,
+    );
   };
   return <Answer stop={isCold}>{says()}</Answer>;
 }

@@ -1,6 +1,6 @@
 'use client';
 import { Button } from '@mui/material';
-import { useOf } from '@/core/craft';
+import { purposeOf } from '@/core/craft';
 import { sealDatesOf } from '@/core/stations';
 import { useNotice } from '@/features/shell';
 import { NextRow, Part, WritingField, longDate, useClock } from '@/ui';
@@ -21,7 +21,7 @@ export function CareLabel() {
     surface: plan.surface.record,
     binder: plan.method.binder,
     sealer: plan.seal.sealing?.sealer ?? null,
-    use: useOf(plan.surface.record, piece.seal.use),
+    use: purposeOf(plan.surface.record, piece.seal.use),
     lightUseOn: on(plan.seal.clock?.lightUseAt),
     fullCureOn: on(plan.seal.clock?.fullCureAt),
     firstWashOn: on(sealDatesOf(piece, plan, now).find(({ code }) => code === 'first-wash')?.at),
