@@ -266,7 +266,8 @@ test('a piece saved by an earlier version opens as it was', async ({ page }) => 
       get.onsuccess = () => resolve(get.result as never);
     });
     const [piece] = all;
-    for (const key of ['cover', 'oven', 'through', 'signs']) Reflect.deleteProperty(piece.cure, key);
+    piece.cure.school = piece.cure.waitBy;
+    for (const key of ['cover', 'oven', 'through', 'signs', 'waitBy']) Reflect.deleteProperty(piece.cure, key);
     Reflect.deleteProperty(piece, 'work');
     for (const key of ['form', 'copies', 'motif', 'proof', 'order']) Reflect.deleteProperty(piece.sheet, key);
     for (const key of ['turns', 'straightenDeg', 'tone', 'layers']) Reflect.deleteProperty(piece.picture, key);

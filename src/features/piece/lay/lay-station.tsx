@@ -51,8 +51,8 @@ export function LayStation() {
       }
     >
       <Laid />
-      <Because reasons={layReasons(piece, plan, units)} />
       <LaySteps />
+      <Because reasons={layReasons(piece, plan, units)} />
       <LayFields />
       <BottlePart />
       <DisagreementNotes at="lay" />

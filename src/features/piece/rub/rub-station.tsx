@@ -45,11 +45,11 @@ export function RubStation() {
         />
       }
     >
-      <Because reasons={rubReasons(piece, plan)} />
       <OffPart rub={rub} />
       {piece.lay.laidAt !== null && school?.removal === 'rub' && <InspectPart />}
       <PassesPart rub={rub} />
       {map && school && !finished && <WorkPart map={map} removal={school.removal} later={done > 0} />}
+      <Because reasons={rubReasons(piece, plan)} />
       <PassCount rub={rub} />
       <MissingList station="rub" />
       <DisagreementNotes at="rub" />
