@@ -27,6 +27,8 @@ export function RubStation() {
   const { done, total, school, finished } = rub;
   const { map } = plan.rub;
   const id = useId();
+  // Before the first pass there is nothing of it to photograph: what is rubbed stands first.
+  const inspected = piece.lay.laidAt !== null && school?.removal === 'rub' && <InspectPart />;
   return (
     <StationLayout
       station="rub"
@@ -46,8 +48,9 @@ export function RubStation() {
       }
     >
       <OffPart rub={rub} />
-      {piece.lay.laidAt !== null && school?.removal === 'rub' && <InspectPart />}
+      {done > 0 && inspected}
       <PassesPart rub={rub} />
+      {done === 0 && inspected}
       {map && school && !finished && <WorkPart map={map} removal={school.removal} later={done > 0} />}
       <Because reasons={rubReasons(piece, plan)} />
       <PassCount rub={rub} />
