@@ -82,7 +82,7 @@ const MM3_PER_ML = 1000;
 const UM_PER_MM = 1000;
 
 /** Which faces are coated: as chosen, but never paper whose ink would run. */
-export function facesCoated(
+function facesCoated(
   { faces: usual, coatsPaper }: Pick<BinderRecord, 'faces' | 'coatsPaper'>,
   chosen: readonly CoatedFace[] | null,
 ): readonly CoatedFace[] {

@@ -58,6 +58,7 @@ export const DISAGREEMENT_WORDS: Readonly<Record<DisagreementId, DisagreementWor
     oneSide: 'Heat-set them, or peel while tacky: they land, paler.',
     otherSide: 'Never: the dye runs in anything wet.',
     taken:
-      'with gel on bare wood, canvas and stone if a much paler picture will do, refused elsewhere; set with heat, or peeled while tacky, it keeps more.',
+      'with gel on bare wood, canvas and stone if a much paler picture will do, refused elsewhere; ' +
+      'set with heat, or peeled while tacky, it keeps more.',
   },
 });
