@@ -48,6 +48,7 @@ const VIEWS = [
       '[data-testid="bench-next"]',
       '[data-testid="bench-next"]',
       '[data-testid="bench-next"]',
+      '[data-testid="bench-next"]',
       '[data-testid="card-timer"]',
     ],
     settle: 3000,
