@@ -12,9 +12,9 @@ const DESK = { width: 1280, height: 800 };
 const HAND = { width: 390, height: 844 };
 const TABLET = { width: 1180, height: 820 };
 const VIEWS = [
-  { name: 'today', path: '/', size: DESK, settle: 4000 },
+  { name: 'today', path: '/', size: DESK },
   { name: 'today-phone', path: '/', size: HAND, full: true, settle: 4000, extra: true },
-  { name: 'ahead', path: '/ahead', size: DESK, settle: 4000 },
+  { name: 'ahead', path: '/ahead', size: DESK },
   { name: 'ahead-full', path: '/ahead', size: { width: 1280, height: 1500 }, full: true, settle: 4000, extra: true },
   {
     name: 'ahead-hands',
@@ -180,7 +180,7 @@ try {
         .catch(() => undefined);
     for (const selector of view.press ?? []) await page.locator(selector).first().click();
     await view.run?.(page);
-    await page.waitForTimeout(view.settle ?? 2500);
+    await page.waitForTimeout(view.settle ?? 4000);
     if (view.scroll) await page.locator(view.scroll).first().scrollIntoViewIfNeeded();
     await page.screenshot({ path: join(out, `${view.name}.png`), fullPage: view.full ?? false });
     await context.close();
