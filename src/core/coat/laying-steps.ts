@@ -1,5 +1,5 @@
 import type { BinderRecord, SchoolRecord, SurfaceRecord } from '@/core/craft';
-import type { Blank, RectMm } from '@/core/shape';
+import { goesRound, type Blank, type RectMm } from '@/core/shape';
 import type { CoatAmount } from './amount';
 
 /** One step at the bench, worded in the interface from its code and figures. */
@@ -59,7 +59,7 @@ export function layingSteps(
     paper ? { code: 'coat-paper', volumeMl: paper.volumeMl, hidesPrint } : null,
     { code: 'coat-sign', hidesPrint },
     { code: 'lay', slides },
-    blank.standing ? { code: 'go-round', laps: isRound(blank) } : null,
+    blank.standing ? { code: 'go-round', laps: goesRound(blank.standing.shareOfRound) } : null,
     { code: 'press', by: pressedBy(binder, school, surface), hollows: surface.class === 'mineral' },
     ...overSides(blank, print),
     { code: 'wipe', atOnce: binder.base === 'white' },
@@ -99,8 +99,6 @@ const overSides = (blank: LaidOn, print: RectMm): LayingStep[] =>
   goesOverSides(blank, print)
     ? [{ code: 'bring-over' }, ...(blank.folds.length > FRONT_FOLDS ? [{ code: 'turn-tuck' } as const] : [])]
     : [];
-
-const isRound = ({ layout }: LaidOn): boolean => 'round' in layout && layout.round;
 
 /**
  * Makers differ: light and even with a card, since hard pressing drives a thin coat out; or a roller, firmly, where the

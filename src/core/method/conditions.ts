@@ -6,6 +6,7 @@ import {
   type BinderRecord,
   type PrintRecord,
   type SchoolRecord,
+  type SurfaceRecord,
 } from '@/core/craft';
 import type { MethodContext } from './context';
 import { isBare } from './refusals';
@@ -52,6 +53,16 @@ export const isAsked = (condition: ConditionCode): condition is AskedCondition =
   CONDITIONS_MET_BY[condition] === 'answer';
 export const ASKED_CONDITIONS = (Object.keys(CONDITIONS_MET_BY) as ConditionCode[]).filter(isAsked);
 
+/** The sheet must touch everywhere, and would not. */
+const isTooRough = ({ needsSmooth }: SchoolRecord, surface: SurfaceRecord): boolean =>
+  needsSmooth && surface.textureMm >= STRONG_GRAIN_MM && surface.class !== 'fabric';
+/** Wood on which the school failed as it comes. */
+const isWoodToSmooth = ({ smoothWood }: SchoolRecord, surface: SurfaceRecord): boolean =>
+  smoothWood && surface.class === 'wood';
+/** Whether a school has the surface sanded finer than others do. */
+export const isSandedFine = (school: SchoolRecord, surface: SurfaceRecord): boolean =>
+  isTooRough(school, surface) || isWoodToSmooth(school, surface);
+
 /** Dye that nothing has set, rubbed wet: it runs with every pass. */
 const isRawInkRubbed = ({ removal }: SchoolRecord, print: PrintRecord): boolean =>
   removal === 'rub' && isUnsetInk(print);
@@ -81,8 +92,8 @@ export function conditionsFor(school: SchoolRecord, binder: BinderRecord, contex
     ['light-hidden', surface.ledOnly && binder.base === 'white'],
     ['two-people', wet && areaMm2 > LARGE_MM2 && binder.openMinutes < QUICK_TO_SKIN_MINUTES],
     ['in-parts', school.pageSized && areaMm2 > PAGE_MM2],
-    ['smooth-first', school.needsSmooth && surface.textureMm >= STRONG_GRAIN_MM && surface.class !== 'fabric'],
-    ['sand-really-smooth', school.smoothWood && surface.class === 'wood'],
+    ['smooth-first', isTooRough(school, surface)],
+    ['sand-really-smooth', isWoodToSmooth(school, surface)],
   ];
   return asked.filter(([, applies]) => applies).map(([code]) => code);
 }

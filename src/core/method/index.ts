@@ -6,6 +6,7 @@ export {
   CONDITIONS_MET_BY,
   STRONG_GRAIN_MM,
   isAsked,
+  isSandedFine,
   type AskedCondition,
   type ConditionCode,
 } from './conditions';

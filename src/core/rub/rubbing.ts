@@ -115,13 +115,15 @@ function betweenPassesMinutes({ water }: BinderRecord, ground: RubInput['ground'
   return toFive(still * roomShare(room) * (room.air === 'fan' ? FAN_SHARE : 1));
 }
 
-function dryOut({ water }: BinderRecord, { porous }: RubInput['ground'], room: Room): number {
+function dryOut(binder: BinderRecord, ground: RubInput['ground'], room: Room): number {
+  const fanned = room.air === 'fan' ? FAN_DRY_OUT_SHARE : 1;
+  return Math.max(DRY_OUT_MINUTES.sealed, toFive(stillDryOut(binder, ground) * roomShare(room) * fanned));
+}
+
+/** In still air of the reference room, min. */
+function stillDryOut({ water }: BinderRecord, { porous }: RubInput['ground']): number {
+  if (water === 'none') return UNWETTED.dryOutMinutes;
   const { sealed, damp, overnight } = DRY_OUT_MINUTES;
-  if (water === 'none')
-    return Math.max(
-      sealed,
-      toFive(UNWETTED.dryOutMinutes * roomShare(room) * (room.air === 'fan' ? FAN_DRY_OUT_SHARE : 1)),
-    );
-  const still = porous ? (water === 'soak' ? overnight : damp) : sealed;
-  return Math.max(sealed, toFive(still * roomShare(room) * (room.air === 'fan' ? FAN_DRY_OUT_SHARE : 1)));
+  if (!porous) return sealed;
+  return water === 'soak' ? overnight : damp;
 }

@@ -11,6 +11,7 @@ export {
 export {
   PLAIN_LAYOUT,
   bendFor,
+  goesRound,
   type Blank,
   type Opening,
   type PaperLayout,

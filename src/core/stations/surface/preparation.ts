@@ -14,7 +14,7 @@ import {
 } from '@/core/craft';
 import { deltaE2000, labOf, linearColour } from '@/core/colour';
 import { dryingFactor, type Room } from '@/core/cure';
-import { STRONG_GRAIN_MM } from '@/core/method';
+import { isSandedFine } from '@/core/method';
 import type { Job } from '../job';
 import type { PrepCode } from '../step';
 
@@ -127,11 +127,6 @@ function isScuffed(choice: Job['surface'], surface: SurfaceRecord): boolean {
 const isBottle = (surface: SurfaceRecord, { shape: { kind } }: Job['surface']): boolean =>
   surface.id === 'glass' && (kind === 'cylinder' || kind === 'vessel');
 
-/** Where the sheet must touch everywhere, or failed on rough wood. */
-const isSandedFine = (surface: SurfaceRecord, { needsSmooth, smoothWood }: SchoolRecord): boolean =>
-  (smoothWood && surface.class === 'wood') ||
-  (needsSmooth && surface.textureMm >= STRONG_GRAIN_MM && surface.class !== 'fabric');
-
 /**
  * Steps from the surface as it is to a surface ready for the print, in working order: what makes dust or wets comes
  * before the dusting, and a coat only on what is dry and clean. Drying follows the room. Source: bench practice.
@@ -157,7 +152,7 @@ export function preparation(
     ['lead-test', leadIsPossible(choice, surface)],
     ['scuff', scuffed],
     ['sand', wooden && choice.finish === 'bare' && !surface.oldFinish],
-    ['fine-sand', school !== null && isSandedFine(surface, school)],
+    ['fine-sand', school !== null && isSandedFine(school, surface)],
     ['derust', surface.rusts],
     ['label-off', isBottle(surface, choice)],
     ['degrease', surface.degrease || scuffed || (wooden && finish.paint)],
