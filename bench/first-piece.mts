@@ -27,7 +27,7 @@ const ACTS: readonly Act[] = [
   {
     what: 'No lettering',
     decides: 'whether it reads',
-    at: (page) => page.getByRole('group', { name: /^Is there lettering/ }).getByRole('button', { name: 'None' }),
+    at: (page) => page.getByRole('radiogroup', { name: /^Is there lettering/ }).getByRole('radio', { name: 'None' }),
     how: { press: true },
   },
   { what: 'On to Surface', at: (page) => page.getByTestId('next-station'), how: { press: true } },
@@ -45,6 +45,12 @@ const ACTS: readonly Act[] = [
   },
   { what: 'Height', at: (page) => page.getByTestId('blank-height'), how: { type: '20 cm', next: true } },
   { what: 'On to Method', at: (page) => page.getByTestId('next-station'), how: { press: true } },
+  {
+    what: 'Laser printer',
+    decides: 'what prints',
+    at: (page) => page.getByTestId('printer-laser'),
+    how: { press: true },
+  },
   {
     what: 'Take the best and go on',
     decides: 'the method',

@@ -32,6 +32,7 @@ export async function printJob(
         title: 'Bench',
         unitSystem: 'inch',
         mirrored: true,
+        printKind: null,
         createdAt: new Date(0),
         prints: [{ name: 'Bench', cut: null, folds: [], edge: 'fade' }],
       },

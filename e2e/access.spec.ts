@@ -140,14 +140,17 @@ test('what is chosen differs in forced colours', async ({ page }) => {
   await openDemo(page);
   await page.emulateMedia({ forcedColors: 'active' });
   await page.goto(`${DEMO_URL}/piece/demo-viaduct/sheet`);
-  const ways = page.getByRole('group', { name: 'Way round' }).getByRole('button');
+  const ways = page.getByRole('radiogroup', { name: 'Way round' }).getByRole('radio');
   await expect(ways.first()).toBeVisible();
-  const grounds = await ways.evaluateAll((buttons) =>
-    buttons.map((button) => [button.getAttribute('aria-pressed'), getComputedStyle(button).backgroundColor]),
+  const grounds = await ways.evaluateAll((radios) =>
+    radios.map((radio) => ({
+      taken: (radio as HTMLInputElement).checked,
+      ground: getComputedStyle(radio.parentElement ?? radio).backgroundColor,
+    })),
   );
-  const [pressed] = grounds.filter(([is]) => is === 'true');
-  expect(pressed).toBeDefined();
-  for (const [is, ground] of grounds) if (is === 'false') expect(ground).not.toBe(pressed?.[1]);
+  const taken = grounds.find((one) => one.taken);
+  expect(taken).toBeDefined();
+  for (const one of grounds) if (!one.taken) expect(one.ground).not.toBe(taken?.ground);
 });
 
 test('the first piece by keyboard alone, from the picture to its PDF, in sixty steps of Tab', async ({ page }) => {
@@ -168,8 +171,11 @@ test('the first piece by keyboard alone, from the picture to its PDF, in sixty s
   await page.keyboard.press('Enter');
   await (await chooser).setFiles(join(process.cwd(), 'public', 'demo', 'viaduct-at-dusk.jpg'));
   await expect(page).toHaveURL(/\/picture$/, { timeout: 30_000 });
-  await reach(page.getByRole('group', { name: /^Is there lettering/ }).getByRole('button', { name: 'None' }));
-  await page.keyboard.press('Space');
+  const answers = page.getByRole('radiogroup', { name: /^Is there lettering/ }).getByRole('radio');
+  await reach(answers.first());
+  await expect(page.getByText('arrow keys choose').first()).toBeVisible();
+  await reach(page.getByRole('radio', { name: 'None' }));
+  await expect(page.getByRole('radio', { name: 'None' })).toBeChecked();
   await settled(page);
   await reach(page.getByTestId('next-station'));
   await page.keyboard.press('Enter');
@@ -188,6 +194,9 @@ test('the first piece by keyboard alone, from the picture to its PDF, in sixty s
   await settled(page);
   await reach(page.getByTestId('next-station'));
   await page.keyboard.press('Enter');
+  await reach(page.getByTestId('printer-laser'));
+  await page.keyboard.press('Enter');
+  await expect(answer(page)).toHaveText(/^Best here/);
   await reach(page.getByTestId('take-and-go-on'));
   await page.keyboard.press('Enter');
   const download = page.waitForEvent('download', { timeout: 60_000 });

@@ -92,7 +92,7 @@ test('a helper with two evenings takes what they may do, and nothing else', asyn
     expect([6, 0]).toContain(new Date(starts[key] ?? 0).getDay());
     expect(key).not.toMatch(/\/(seal-|mend|sand|scuff|strip|lead-test|base-coat)/);
   }
-  await page.getByRole('button', { name: 'Hands' }).click();
+  await page.getByRole('radio', { name: 'Hands' }).check();
   await expect(page.getByTestId('timeline')).toContainText('Ada');
 });
 
@@ -180,7 +180,7 @@ test('a piece is put away, found again by its words, and taken out; another is m
   await page.getByTestId('put-away').click();
   await expect(shelf).toHaveCount(0);
   await page.getByLabel('Find a piece').fill('');
-  await page.getByRole('button', { name: 'In work' }).click();
+  await page.getByRole('radio', { name: 'In work' }).check();
   await expect(shelf).toHaveCount(8);
   await choose(page, 'filter-surface', /metal/i);
   await expect(shelf).toHaveCount(1);

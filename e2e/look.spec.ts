@@ -59,7 +59,7 @@ test('a slider answers on the specimen while it moves, and is kept when it is le
   await openStation(page, 'Picture');
   await findingsSettled(page);
   await expect(finding(page, 'dark')).toHaveAttribute('data-weight', 'act');
-  await page.getByRole('button', { name: 'On the piece' }).click();
+  await page.getByRole('radio', { name: 'On the piece' }).check();
   await drawn(page, 'look');
   const before = Number(await page.getByTestId('look').getAttribute('data-drawn'));
   await openPart(page, 'Tone');
@@ -202,7 +202,7 @@ test('lettering on an arc lands on the piece and in the print; traced lettering 
   await typeInto(page, 'lettering-words', 'UPPER WREN');
   await typeInto(page, 'lettering-size', '12 mm');
   await typeInto(page, 'lettering-y', '80 mm');
-  await page.getByRole('button', { name: 'Arch' }).click();
+  await page.getByRole('radio', { name: 'Arch' }).check();
   await typeInto(page, 'lettering-radius', '9 cm');
   await settled(page);
   const boxOf = async () =>
@@ -224,7 +224,7 @@ test('lettering on an arc lands on the piece and in the print; traced lettering 
   const moved = await make('moved.pdf');
   await openStation(page, 'Picture');
   await openPart(page, 'Lettering and more pictures');
-  await page.getByRole('button', { name: 'Traced and painted' }).click();
+  await page.getByRole('radio', { name: 'Traced and painted' }).check();
   await settled(page);
   await openStation(page, 'Method');
   await openPart(page, 'In this order');
@@ -284,7 +284,7 @@ test('a piece saved by an earlier version opens as it was', async ({ page }) => 
   await typeInto(page, 'blank-width', '21 cm');
   await settled(page);
   expect((await storedPieces(page))[0]).toMatchObject({
-    version: 12,
+    version: 13,
     work: { done: [], draws: [] },
     cure: { through: 'typed' },
     surface: { widthMm: 210, shape: { kind: 'rectangle' } },

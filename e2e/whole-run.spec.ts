@@ -34,7 +34,7 @@ test('from a photo that lies on its side to a printed sheet that is checked', as
     await choosePicture(page, photo);
     await expect(page.getByText('4000 × 3000 pixels')).toBeVisible();
     await expect(answer(page)).toHaveText('Say whether there is lettering, or will be.');
-    await page.getByRole('button', { name: 'It has lettering, or will have' }).click();
+    await page.getByRole('radio', { name: 'It has lettering, or will have' }).check();
     await choose(page, 'crop-ratio', 'As the blank');
   });
 
@@ -197,6 +197,6 @@ test('rubbed, mended, sealed and kept', async () => {
       await expect(page.getByRole('link', { name: `${station}, done` })).toBeVisible();
     }
     const [stored] = await storedPieces(page);
-    expect(stored).toMatchObject({ name: 'Signal box', version: 12, keep: { rating: 4 } });
+    expect(stored).toMatchObject({ name: 'Signal box', version: 13, keep: { rating: 4 } });
   });
 });

@@ -26,6 +26,8 @@ export function contentPolicy({
     "font-src 'self' data:",
     "img-src 'self' blob: data:",
     "media-src 'self' blob: data:",
+    // A PDF made here, for the browser's own print dialog.
+    'frame-src blob:',
     "manifest-src 'self'",
     `worker-src 'self'${isWorker ? ' blob:' : ''}`,
     "base-uri 'none'",

@@ -110,8 +110,8 @@ export async function choosePicture(page: Page, file: string): Promise<void> {
 /** Answers the question at Picture: nothing on it must not read backwards. */
 export const noLettering = (page: Page) =>
   page
-    .getByRole('group', { name: /^Is there lettering/ })
-    .getByRole('button', { name: 'None' })
+    .getByRole('radiogroup', { name: /^Is there lettering/ })
+    .getByRole('radio', { name: 'None' })
     .click();
 
 /** A piece with a picture without lettering, on a surface of a size; at Surface when it is done. */

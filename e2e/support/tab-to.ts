@@ -8,10 +8,10 @@ export async function tabTo(page: Page, target: Locator): Promise<number> {
     const where = await target.evaluate((element) => {
       const held = document.activeElement;
       if (held === element) return 'there';
-      return held && element.closest('[role="group"]')?.contains(held) ? 'beside' : 'elsewhere';
+      return held && element.closest('[role="radiogroup"]')?.contains(held) ? 'beside' : 'elsewhere';
     });
     if (where === 'there') return keys;
-    // A row of choices is one stop of Tab; arrows go along it.
+    // A row of choices is one stop of Tab; arrows go along it, and take what they come to.
     await page.keyboard.press(where === 'beside' ? 'ArrowRight' : 'Tab');
   }
   throw new Error('Tab does not come to it');

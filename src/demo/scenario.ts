@@ -242,6 +242,7 @@ export function demoStash(now: number): Stash {
   ) => newItem(id, kind, name, counted, { material, amount, size, price, openedOn: day(opened) });
   return {
     ...EMPTY_STASH,
+    printer: 'copy-shop',
     items: [
       bottle('demo-fluid-gel', 'binder', 'fluid-gel', 'Fluid gel, gloss', 150, 237, 14, 60),
       bottle('demo-heavy-gel', 'binder', 'heavy-gel', 'Heavy gel, matte', 90, 237, 16, 120),

@@ -164,6 +164,16 @@ const CASES: Readonly<Record<number, () => void>> = {
     expect(readPiece(byClock)).toMatchObject({ ok: true, value: { cure: { waitBy: 'clock' } } });
     expect(readPiece(byClock)).not.toMatchObject({ value: { cure: { school: 'clock' } } });
   },
+  12: () => {
+    const old = (method: object) => ({ ...readyPiece(), version: 12, method: { ...readyPiece().method, ...method } });
+    const printOf = (method: object) => {
+      const read = readPiece(old(method));
+      return read.ok && read.value.method.print;
+    };
+    expect(readPiece(old({}))).toEqual({ ok: true, value: readyPiece() });
+    expect(printOf({ binder: null, school: null })).toBeNull();
+    expect(printOf({ binder: null, school: null, print: 'inkjet-plain' })).toBe('inkjet-plain');
+  },
 };
 
 describe('the stored piece', () => {

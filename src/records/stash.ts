@@ -14,8 +14,8 @@ import { anyOf, day, figure, instant, item, list, maybe, named, oneOf, section, 
 import { atFirstUse, sum, type Result } from '@/core/shared';
 import { checkRecord, migrateToCurrent, type Migration, type VersionCode } from './version';
 
-/** Version 1 had notes on binders; 2 has items of every kind, with what is left of them. */
-const STASH_VERSION = 2;
+/** Version 1 had notes on binders; 2 items of every kind, with what is left of them; 3 a printer nobody named. */
+const STASH_VERSION = 3;
 
 export const ITEM_KINDS = ['binder', 'sealer', 'paint', 'paper', 'blank', 'tool', 'printer', 'oven', 'brush'] as const;
 export type ItemKind = (typeof ITEM_KINDS)[number];
@@ -46,7 +46,7 @@ export interface StashItem {
 export interface Stash {
   id: 'stash';
   version: typeof STASH_VERSION;
-  printer: PrinterAtHand;
+  printer: PrinterAtHand | null;
   papers: PrintId[];
   skill: 1 | 2 | 3;
   truth: PrinterTruth;
@@ -56,7 +56,7 @@ export interface Stash {
 export const EMPTY_STASH: Stash = {
   id: 'stash',
   version: STASH_VERSION,
-  printer: 'copy-shop',
+  printer: null,
   papers: ['laser-plain'],
   skill: 2,
   truth: TRUE_PRINTER,
@@ -142,7 +142,7 @@ const stashSchema = atFirstUse(() =>
   section<Stash>({
     id: oneOf('stash'),
     version: Joi.number().valid(STASH_VERSION).required(),
-    printer: oneOf('copy-shop', 'laser', 'inkjet'),
+    printer: maybe(oneOf('copy-shop', 'laser', 'inkjet')),
     papers: list(anyOf(PRINTS), PRINTS.length).unique(),
     skill: Joi.number().valid(1, 2, 3).required(),
     truth: section<PrinterTruth>({ acrossMm: amount(90, 110), alongMm: amount(90, 110), marginMm: amount(0, 30) }),
@@ -197,7 +197,15 @@ const notesBecomeItems: Migration = {
   }),
 };
 
-const STASH_MIGRATIONS: readonly Migration[] = [notesBecomeItems];
+/** What version 3 changes: the copy shop stood there unless somebody said otherwise, so it is asked for. */
+const printerIsAsked: Migration = {
+  from: 2,
+  to: 3,
+  name: 'the printer at hand is asked for',
+  migrate: (data) => ({ ...data, printer: data.printer === 'copy-shop' ? null : data.printer }),
+};
+
+const STASH_MIGRATIONS: readonly Migration[] = [notesBecomeItems, printerIsAsked];
 
 export const checkStash = (data: unknown): Result<Stash, 'record-invalid'> => checkRecord(stashSchema(), data);
 

@@ -14,7 +14,7 @@ export function readyPiece(patch: Partial<Piece> = {}): Piece {
     ...piece,
     picture: { ...piece.picture, pictureId: 'picture-1', lettering: 'no' },
     surface: { ...piece.surface, kind: 'painted-wood', widthMm: 240, heightMm: 180, finish: 'chalk-type-paint' },
-    method: { ...piece.method, school: 'dry-and-rub', binder: 'fluid-gel' },
+    method: { ...piece.method, print: 'laser-plain', school: 'dry-and-rub', binder: 'fluid-gel' },
     ...patch,
   };
 }

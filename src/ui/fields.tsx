@@ -1,5 +1,4 @@
 'use client';
-import { ToggleButton, ToggleButtonGroup } from '@mui/material';
 import { useId, type ComponentProps } from 'react';
 import {
   parseFigure,
@@ -10,6 +9,7 @@ import {
   parseVolumeMl,
 } from '@/core/measure';
 import type { Option } from './option';
+import { Segments } from './segments';
 import { TypedField, type TypedFieldProps } from './typed-field';
 import { useUnits } from './units-context';
 import css from './fields.module.css';
@@ -93,19 +93,7 @@ export function ChoiceField<V extends string>({
       <span id={id} className={css.label}>
         {label}
       </span>
-      <ToggleButtonGroup
-        exclusive
-        size="small"
-        value={value}
-        aria-labelledby={id}
-        onChange={(_, next: V | null) => next !== null && onCommit(next)}
-      >
-        {options.map((option) => (
-          <ToggleButton key={option.id} value={option.id} disabled={option.disabled}>
-            {option.name}
-          </ToggleButton>
-        ))}
-      </ToggleButtonGroup>
+      <Segments value={value} options={options} onCommit={onCommit} aria-labelledby={id} />
     </div>
   );
 }

@@ -1,6 +1,7 @@
 export { Themed } from './themed';
 export { ClockProvider, useClock, useNow } from './clock';
 export { UnitsProvider, useUnits } from './units-context';
+export { Segments } from './segments';
 export { useKeyed } from './use-keyed';
 export { ChooseButton } from './choose-button';
 export {

@@ -3,4 +3,5 @@ export interface Option<V extends string> {
   id: V;
   name: string;
   disabled?: boolean;
+  testId?: string;
 }

@@ -75,21 +75,5 @@ export const theme = createTheme({
       styleOverrides: { root: { font: 'inherit', color: 'inherit', letterSpacing: 'inherit', padding: 0, border: 0 } },
     },
     MuiInputLabel: { styleOverrides: { root: { color: 'var(--fb-palette-text-secondary)' } } },
-    MuiToggleButton: {
-      styleOverrides: {
-        root: {
-          ...FINGER_HIGH,
-          textTransform: 'none',
-          padding: '5px 12px',
-          lineHeight: 1.3,
-          color: 'var(--fb-palette-text-primary)',
-          '&.Mui-selected': {
-            backgroundColor: 'var(--fb-palette-primary-main)',
-            color: 'var(--fb-palette-background-paper)',
-            '&:hover': { backgroundColor: 'var(--fb-palette-primary-main)' },
-          },
-        },
-      },
-    },
   },
 });

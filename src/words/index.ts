@@ -12,6 +12,7 @@ export {
   OVEN_WORDS,
   PAINT_AGE_NAMES,
   PRINT_HANDLING,
+  printedWhere,
   PRINT_WORDS,
   TRIM_WORDS,
   OFF_WORDS,

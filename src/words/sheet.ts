@@ -1,4 +1,5 @@
 import type { PageEdge, SheetWords } from '@/core/sheet';
+import { PRINT_WORDS } from './craft/prints';
 import { listOf, remarks } from './text';
 import { said, say } from './say';
 
@@ -43,6 +44,7 @@ export const SHEET_WORDS: SheetWords = said({
   pageOf: (page, pages) => say`page ${page} of ${pages}`,
   printOf: (size) => say`print ${size}`,
   prints: (count) => say`${count} prints`,
+  printedWith: (kind) => PRINT_WORDS[kind].inText,
   corrected: (across, along) => say`printer corrected × ${across.toFixed(4)} across, × ${along.toFixed(4)} along`,
   documentTitle: (title, mirrored) =>
     `${title} – ${mirrored ? say`mirrored print` : say`print, not mirrored on purpose`}`,

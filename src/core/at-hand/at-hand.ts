@@ -4,9 +4,17 @@ import { TRUE_PRINTER, type PrinterTruth } from './printer';
 
 export type PrinterAtHand = 'copy-shop' | 'laser' | 'inkjet';
 
+/** What a printer gives on plain paper; a laser print is what most methods want, and goes by while nobody said. */
+export const usualPrint = (printer: PrinterAtHand | null): PrintId =>
+  printer === 'inkjet' ? 'inkjet-plain' : 'laser-plain';
+
+/** Pages come off one's own stack of paper. */
+export const printsOnOwnPaper = (printer: PrinterAtHand | null): boolean => printer === 'laser' || printer === 'inkjet';
+
 /** What the person has – printer, papers, stash, room, practice: decides what is easy, not what is possible. */
 export interface AtHand {
-  printer: PrinterAtHand;
+  /** Null where nobody said. */
+  printer: PrinterAtHand | null;
   papers: readonly PrintId[];
   /** 1 first pieces, 2 some practice, 3 much. */
   skill: 1 | 2 | 3;
@@ -30,7 +38,7 @@ export interface AtHand {
 }
 
 export const NOTHING_SAID: AtHand = {
-  printer: 'copy-shop',
+  printer: null,
   papers: ['laser-plain'],
   skill: 2,
   pricePerMl: {},

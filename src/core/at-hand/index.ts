@@ -1,2 +1,2 @@
-export { NOTHING_SAID, type AtHand, type PrinterAtHand } from './at-hand';
+export { NOTHING_SAID, printsOnOwnPaper, usualPrint, type AtHand, type PrinterAtHand } from './at-hand';
 export { BAR_MM, TRUE_PRINTER, drawnBarMm, printerScale, type PrinterTruth } from './printer';

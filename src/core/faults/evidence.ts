@@ -1,7 +1,7 @@
 /**
  * What a piece's record says for or against causes of a fault: facts with their figures, only where they are known.
  */
-import { baseCoatById, binderById, finishById, printById, type FaultEvidenceId } from '@/core/craft';
+import { baseCoatById, binderById, finishById, type FaultEvidenceId } from '@/core/craft';
 import { lightnessOf } from '@/core/colour';
 import { COLDEST_FILM_C, DAMPEST_PERCENT } from '@/core/cure';
 import { MS_PER_HOUR, MS_PER_MINUTE, sum } from '@/core/shared';
@@ -70,10 +70,9 @@ function ofWaiting({ lay, rub, cure, work }: Job, { cure: { wait } }: PiecePlan)
 }
 
 function ofPrint(
-  { method, sheet, picture }: Job,
-  { picture: { facts }, surface: { blank, print } }: PiecePlan,
+  { sheet, picture }: Job,
+  { picture: { facts }, surface: { blank, print }, method: { printKind: record } }: PiecePlan,
 ): Said[] {
-  const record = printById(method.print);
   const fills = blank !== null && print !== null && print.areaMm2 >= FILLS_SHARE * blank.areaMm2;
   const measured = sheet.barMeasuredMm !== null || (sheet.proof?.across ?? null) !== null;
   return [

@@ -2,7 +2,7 @@
  * What a remedy changes when it is pressed: of this piece now, or of a piece that is not laid yet, next time. Many are
  * done by hand and change no plan; those give null, and are noted all the same.
  */
-import { isUnsetInk, printById, type FaultRemedyId } from '@/core/craft';
+import { isUnsetInk, type FaultRemedyId } from '@/core/craft';
 import { MS_PER_HOUR } from '@/core/shared';
 import type { Job, JobPatch, PiecePlan } from '@/core/stations';
 
@@ -33,8 +33,8 @@ const asMuchAgain: Change = ({ rub }, { rub: { rubbing, verdict } }) =>
     : null;
 const print =
   (id: Job['method']['print']): Change =>
-  ({ method }) =>
-    method.print === id ? null : { method: { print: id } };
+  (_, { method }) =>
+    method.printKind.id === id ? null : { method: { print: id } };
 const binder =
   (id: Job['method']['binder'], school: Job['method']['school'] = 'dry-and-rub'): Change =>
   ({ method }) =>
@@ -75,8 +75,8 @@ const NEXT: Partial<Record<FaultRemedyId, Change>> = {
   'other-glue': binder('wood-glue'),
   'base-coat': coat('chalk-type-paint'),
   'white-wash': coat('white-wash'),
-  'coat-both-faces': ({ lay, method: { print } }) =>
-    lay.faces?.length === 2 || isUnsetInk(printById(print)) ? null : { lay: { faces: ['paper', 'surface'] } },
+  'coat-both-faces': ({ lay }, { method: { printKind } }) =>
+    lay.faces?.length === 2 || isUnsetInk(printKind) ? null : { lay: { faces: ['paper', 'surface'] } },
   'measure-medium': ({ lay }) => (lay.filmUm === null ? null : { lay: { filmUm: null } }),
   'thinner-coat': ({ lay }, { method }) => (method.binder ? thinner(lay.filmUm, method.binder.filmUm.min) : null),
   'more-passes': asMuchAgain,

@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import { SCHOOLS, printById } from '@/core/craft';
+import { SCHOOLS, printById, type PrintId } from '@/core/craft';
 import { MS_PER_HOUR } from '@/core/shared';
 import { applyPatch, passDryAt, stepText, type Job, type JobPatch, type StepId } from '@/core/stations';
 import type { Piece } from '@/records';
@@ -149,6 +149,26 @@ describe('ink', () => {
     expect(printById('inkjet-heat-set').heatSet).toMatchObject({ temperatureC: 95, minutes: 20 });
     expect(stepOf(canvas, 'lay').after).toEqual(['heat-set']);
     expect(cautionsOf({ kind: 'heat-set' }, canvas, plan(canvas))).toContain('oven');
+  });
+  it.each([
+    ['inkjet', 'inkjet-plain'],
+    ['laser', 'laser-plain'],
+    ['copy-shop', 'laser-plain'],
+    [null, 'laser-plain'],
+  ] as const)('is what the printer at hand gives, unless it is said: %p prints %p', (printer, id) => {
+    const by = (patch: JobPatch) =>
+      planPiece(withPatch(readyPiece(), patch), PICTURE, NOW, { ...NOTHING_SAID, printer }).method;
+    expect(by({ method: { print: null } }).printKind.id).toBe(id);
+    expect(by({ method: { print: 'release-liner' } }).printKind.id).toBe('release-liner');
+    const scores = (print: PrintId | null) => by({ method: { print } }).candidates.map(({ score }) => score);
+    expect(scores(null)).toEqual(scores(id));
+  });
+  it('bought for the sheet, set with heat and rubbed is the ink of the printer at hand', () => {
+    const inkjet = { ...NOTHING_SAID, printer: 'inkjet' as const };
+    const piece = withPatch(readyPiece(), { method: { print: null, school: 'tacky-peel' } });
+    const planned = planPiece(piece, PICTURE, NOW, inkjet);
+    expect(needOf({ kind: 'print' }, piece, planned)).toMatchObject({ kind: 'paper', material: 'inkjet-plain' });
+    expect(planned.method.chosen?.verdict).not.toBe('refused');
   });
   it('a photo is never traced, nor assumed to be', () => {
     const photo = withPatch(readyPiece(), { method: { print: 'photo-paper', school: null, binder: null } });

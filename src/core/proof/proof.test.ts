@@ -125,6 +125,7 @@ async function caseOf(
         title: name,
         unitSystem: 'metric',
         mirrored: true,
+        printKind: null,
         createdAt: new Date(0),
         prints: [{ name, cut: null, folds: [], edge: 'cut' }],
       },

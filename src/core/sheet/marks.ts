@@ -3,6 +3,7 @@
  * of a page, the specimen and the proof check all draw. Marks stand outside the prints; on a mirrored sheet words of
  * the print itself read true from the back.
  */
+import type { PrintId } from '@/core/craft';
 import { MM_PER_INCH, formatSize, type UnitSystem } from '@/core/measure';
 import type { PointMm, RectMm, Ring } from '@/core/shape';
 import type { Line } from './line';
@@ -46,6 +47,8 @@ export interface SheetText {
   unitSystem: UnitSystem;
   /** False where it is traced: then it is printed the right way round, and says so. */
   mirrored: boolean;
+  /** What the pages are printed with; null where their prints differ, or nothing is laid of them. */
+  printKind: PrintId | null;
   prints: readonly PrintText[];
   /** Written into the file, so that it is the same whenever it is made. */
   createdAt: Date;
@@ -294,6 +297,7 @@ function factsOf(layout: SheetLayout, { pack, text, truth, words: say }: MarkedS
       ? [say.printOf(formatSize([size.widthMm, size.heightMm], text.unitSystem))]
       : [say.prints(places.length)]),
     paper.name,
+    ...(text.printKind ? [say.printedWith(text.printKind)] : []),
     ...(pack.pages.length > 1 ? [say.pageOf(pack.pages.indexOf(layout) + 1, pack.pages.length)] : []),
     ...(pack.copies > 1 && places.length === 1 ? [say.nthCopyOf(first.copy + 1, pack.copies)] : []),
     ...corrected(truth, say),

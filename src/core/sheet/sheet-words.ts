@@ -1,3 +1,4 @@
+import type { PrintId } from '@/core/craft';
 import type { UnitSystem } from '@/core/measure';
 
 /** Edges of a page as it is read: a tile is trimmed at some and goes under the next page at others. */
@@ -27,6 +28,7 @@ export interface SheetWords {
   pageOf: (page: number, pages: number) => string;
   printOf: (size: string) => string;
   prints: (count: number) => string;
+  printedWith: (kind: PrintId) => string;
   corrected: (across: number, along: number) => string;
   documentTitle: (title: string, mirrored: boolean) => string;
   bookmark: (at: {

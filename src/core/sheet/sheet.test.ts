@@ -21,6 +21,7 @@ import { resolveBlank, type RectMm } from '@/core/shape';
 import { wordsMm } from './wrap-words';
 import { writeSheetPdf, type SheetImages } from './pdf';
 import { sheetMarks, type SheetText } from './marks';
+import { PRINTS } from '@/core/craft';
 import { TRUE_PRINTER, printerScale, type PrinterTruth } from '@/core/at-hand';
 import { SHEET_WORDS } from '@/words/sheet';
 
@@ -46,6 +47,7 @@ const text = (patch: Partial<SheetText> = {}): SheetText => ({
   title: 'Ticket desk',
   unitSystem: 'metric',
   mirrored: true,
+  printKind: null,
   prints: [{ name: 'Ticket desk', cut: null, folds: [], edge: 'cut' }],
   createdAt: new Date(0),
   ...patch,
@@ -99,6 +101,18 @@ describe('laying a print out on a page', () => {
       ),
     );
   });
+
+  it.each(['laser-plain', 'inkjet-liner', null] as const)(
+    'says on its strip what it is printed with: %p',
+    (printKind) => {
+      const pack = packOne({ widthMm: 120, heightMm: 80 }, 'a4');
+      const words = sheetMarks(pack.pages[0], { pack, ...inWords(text({ printKind })) }).flatMap((mark) =>
+        mark.kind === 'words' ? [mark.words] : [],
+      );
+      const named = PRINTS.filter(({ id }) => words.join(' ').includes(SHEET_WORDS.printedWith(id)));
+      expect(named.map(({ id }) => id)).toEqual(printKind === null ? [] : [printKind]);
+    },
+  );
 
   it('takes the commonest print on Letter: 8 × 10 in', () => {
     expect(onePage({ widthMm: 203.2, heightMm: 254 }, 'letter', 'portrait').orientation).toBe('portrait');

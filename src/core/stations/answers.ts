@@ -4,7 +4,7 @@
  * answers of the stations before it.
  */
 import type { CoatAmount, CoatPlaces, LayingStep } from '@/core/coat';
-import type { BinderRecord, Ground, SchoolRecord, SheenId, SurfaceRecord, WaitKind } from '@/core/craft';
+import type { BinderRecord, Ground, PrintRecord, SchoolRecord, SheenId, SurfaceRecord, WaitKind } from '@/core/craft';
 import type {
   AirCourse,
   AirGap,
@@ -78,6 +78,8 @@ export interface SurfaceAnswer {
 }
 
 export interface MethodAnswer {
+  /** What it is printed with: said, or what the printer at hand gives. */
+  printKind: PrintRecord;
   candidates: readonly Candidate[];
   chosen: Candidate | null;
   /** Of the chosen candidate, where it is not refused. */

@@ -124,7 +124,8 @@ export interface Job {
     bakeSafe: boolean;
   };
   method: {
-    print: PrintId;
+    /** Null: what the printer at hand gives. Said with the method that is chosen. */
+    print: PrintId | null;
     school: SchoolId | null;
     binder: BinderId | null;
     whites: 'surface-shows' | 'stay-white' | 'either';

@@ -1,5 +1,5 @@
 import type { AtHand } from '@/core/at-hand';
-import type { BinderRecord, SealerId } from '@/core/craft';
+import type { BinderRecord, PrintId, SealerId } from '@/core/craft';
 import { compareWithPlan, pieceCost, type Prices } from '@/core/journal';
 import type { Job } from './job';
 import { isSealed } from './seal';
@@ -15,7 +15,7 @@ export const keep: Station<'keep', 'surface' | 'method' | 'sheet' | 'lay' | 'cur
     { job, atHand },
     {
       surface: { paintMl },
-      method: { binder },
+      method: { binder, printKind },
       sheet,
       lay: { laying },
       cure: { wait },
@@ -26,7 +26,7 @@ export const keep: Station<'keep', 'surface' | 'method' | 'sheet' | 'lay' | 'cur
     const plannedMl = laying?.coat.totalMl ?? null;
     const { mediumUsedMl, laidAt } = job.lay;
     return {
-      cost: pieceCost(pricesOf(job, sealing?.sealer.id ?? null, binder, atHand), {
+      cost: pieceCost(pricesOf(job, printKind.id, sealing?.sealer.id ?? null, binder, atHand), {
         pages: pagesOf({ sheet }),
         paintMl,
         binderMl: mediumUsedMl ?? plannedMl,
@@ -53,11 +53,17 @@ export const measuredSteps = ({ work }: Pick<Job, 'work'>) =>
   work.done.flatMap(({ step, minutes, planned }) => (minutes === null ? [] : [{ step, minutes, planned }]));
 
 /** The piece's own prices, and the stash's where it names none. */
-function pricesOf(job: Job, sealer: SealerId | null, binder: BinderRecord | null, atHand: AtHand): Prices {
+function pricesOf(
+  job: Job,
+  printKind: PrintId,
+  sealer: SealerId | null,
+  binder: BinderRecord | null,
+  atHand: AtHand,
+): Prices {
   const { prices } = job.keep;
   return {
     ...prices,
-    print: prices.print ?? atHand.pricePerSheet[job.method.print] ?? null,
+    print: prices.print ?? atHand.pricePerSheet[printKind] ?? null,
     binderBottle: bottle(prices.binderBottle, binder ? atHand.pricePerMl[binder.id] : undefined),
     paintTin: bottle(prices.paintTin, atHand.paintPricePerMl ?? undefined),
     sealerBottle: bottle(prices.sealerBottle, sealer ? atHand.sealerPricePerMl[sealer] : undefined),

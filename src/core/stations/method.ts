@@ -7,6 +7,7 @@ import {
   type SchoolRecord,
   type SheenId,
 } from '@/core/craft';
+import { usualPrint } from '@/core/at-hand';
 import { placesOf } from '@/core/coat';
 import {
   CONDITIONS_MET_BY,
@@ -52,11 +53,12 @@ export const method: Station<'method', 'surface'> = {
 };
 
 function answer({ job, now, atHand }: Setting, { surface }: { surface: SurfaceAnswer }): MethodAnswer {
+  const printKind = printById(job.method.print ?? usualPrint(atHand.printer));
   const candidates = surface.record
     ? rankMethods({
         surface: surface.record,
         room: typedRoom(job),
-        print: printById(job.method.print),
+        print: printKind,
         finish: job.surface.finish,
         groundLightness: lightnessOf(surface.groundColour),
         hasBaseCoat: job.surface.baseCoat !== 'none',
@@ -76,6 +78,7 @@ function answer({ job, now, atHand }: Setting, { surface }: { surface: SurfaceAn
     candidates.find(({ binder, school }) => binder.id === job.method.binder && school.id === job.method.school) ?? null;
   const usable = chosen && chosen.verdict !== 'refused' ? chosen : null;
   return {
+    printKind,
     candidates,
     chosen,
     binder: usable?.binder ?? null,
@@ -84,7 +87,7 @@ function answer({ job, now, atHand }: Setting, { surface }: { surface: SurfaceAn
     mirrored: usable?.school.mirrored ?? true,
     kept: usable
       ? keptToner(schoolById(usable.school.id), usable.binder, {
-          print: printById(job.method.print),
+          print: printKind,
           finish: job.surface.finish,
           hasBaseCoat: job.surface.baseCoat !== 'none',
         })

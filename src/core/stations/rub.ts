@@ -1,7 +1,6 @@
 import {
   baseCoatById,
   labourMinutes,
-  printById,
   recipeStepOf,
   schoolById,
   sealedGround,
@@ -67,14 +66,14 @@ const isRipe = ({ rub }: Job, { cure: { clock } }: PiecePlan): boolean =>
 
 export const rub: Station<'rub', 'surface' | 'method' | 'lay'> = {
   id: 'rub',
-  answer: ({ job, picture }, { surface, method: { binder }, lay: { room } }) => {
+  answer: ({ job, picture }, { surface, method: { binder, printKind }, lay: { room } }) => {
     const { record, print, ground } = surface;
     const verdict = verdictOf(job);
     const rubbing =
       binder && record && print && ground
         ? rubPlan({
             binder,
-            print: printById(job.method.print),
+            print: printKind,
             ground: binder.bedCoat ? sealedGround(record) : ground,
             areaMm2: print.reachedMm2,
             room,

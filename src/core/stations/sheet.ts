@@ -5,7 +5,7 @@ import { likeSections, setUpOf } from './labour';
 import { lacksBlank, lacksPicture, lacksRoom } from './lacking';
 import { clockWait, isLaid, loggedAt, need, nextStep, type Station, type StationStep } from './station';
 import { stepText } from './step';
-import { labourRate, labourMinutes, printById } from '@/core/craft';
+import { labourRate, labourMinutes } from '@/core/craft';
 
 const PRINTING = labourRate(3, 0, 1);
 /** Four sides of each page. */
@@ -36,10 +36,8 @@ export const sheet: Station<'sheet', 'surface'> = {
     return missing(job, plan).length === 0 ? 'ready' : 'not-yet';
   },
   isBehind: isLaid,
-  next: (job, plan) =>
-    plan.sheet.pack?.ok
-      ? nextStep('print-sheet', 'sheet', null, printMinutes(job, plan))
-      : nextStep('fix-sheet', 'sheet'),
+  next: (_, plan) =>
+    plan.sheet.pack?.ok ? nextStep('print-sheet', 'sheet', null, printMinutes(plan)) : nextStep('fix-sheet', 'sheet'),
   steps,
   doneAt: (step, job) => {
     const logged = loggedAt(job, stepText(step));
@@ -53,14 +51,14 @@ export const sheet: Station<'sheet', 'surface'> = {
       ? { sheet: { printedAt: at, ...(isPrintRefused(job) ? { barMeasuredMm: null, proof: null } : {}) } }
       : {},
   revoke: (step) => (step.kind === 'print' ? { sheet: { printedAt: null, barMeasuredMm: null } } : {}),
-  needs: (step, { method: { print } }, plan) =>
-    step.kind === 'print' ? { kind: 'paper', material: print, amount: pagesOf(plan) } : null,
-  cautions: ({ method: { print } }, _, step) => {
+  needs: (step, _, plan) =>
+    step.kind === 'print' ? { kind: 'paper', material: plan.method.printKind.id, amount: pagesOf(plan) } : null,
+  cautions: (_, { method: { printKind } }, step) => {
     if (step?.kind === 'heat-set') return ['heat-set', 'oven'];
-    return printById(print).trim === 'knife' ? ['knife'] : [];
+    return printKind.trim === 'knife' ? ['knife'] : [];
   },
-  tools: ({ method: { print } }) => {
-    const { trim } = printById(print);
+  tools: (_, { method: { printKind } }) => {
+    const { trim } = printKind;
     if (trim === null) return ['metal-ruler'];
     return trim === 'scissors'
       ? ['metal-ruler', 'scissors-or-craft-knife']
@@ -76,10 +74,10 @@ export const isPrintRefused = ({ sheet: { barMeasuredMm, proof } }: Pick<Job, 's
 export const pagesOf = ({ sheet: { pack } }: Pick<PiecePlan, 'sheet'>): number =>
   pack?.ok ? pack.value.pages.length : 1;
 
-function printMinutes({ method: { print } }: Job, plan: Pick<PiecePlan, 'sheet'>): number {
+function printMinutes(plan: Pick<PiecePlan, 'sheet' | 'method'>): number {
   const pages = pagesOf(plan);
   const printing = FIRST_PAGE_MINUTES + labourMinutes(PRINTING, 0, pages);
-  return printById(print).trim === null ? printing : printing + labourMinutes(TRIMMING, 0, pages);
+  return plan.method.printKind.trim === null ? printing : printing + labourMinutes(TRIMMING, 0, pages);
 }
 
 /**
@@ -87,7 +85,8 @@ function printMinutes({ method: { print } }: Job, plan: Pick<PiecePlan, 'sheet'>
  * all else is ready, and laid in the same sitting.
  */
 function steps(job: Job, plan: PiecePlan): StationStep[] {
-  const { picture, method } = job;
+  const { picture } = job;
+  const { printKind } = plan.method;
   if (!isLaid(job) && missing(job, plan).length > 0) return [];
   const printing: StationStep = {
     step: { kind: 'print' },
@@ -96,13 +95,13 @@ function steps(job: Job, plan: PiecePlan): StationStep[] {
       mirrored: plan.method.mirrored,
       traced: picture.layers.some(({ mode }) => mode === 'trace'),
     },
-    minutes: printMinutes(job, plan),
+    minutes: printMinutes(plan),
     wait: clockWait(0),
-    labour: { work: 'print', setUp: setUpOf('print', method.print), sections: likeSections(pagesOf(plan)) },
+    labour: { work: 'print', setUp: setUpOf('print', printKind.id), sections: likeSections(pagesOf(plan)) },
     beside: true,
     holdsBack: isPrintRefused(job),
   };
-  const { heatSet, face } = printById(method.print);
+  const { heatSet, face } = printKind;
   if (face.lies === 'wet')
     return [
       {

@@ -57,7 +57,12 @@ export function useCompletion() {
       const early = (pendingBefore(runSteps(job, plan), step, plan, begunAt)?.readyAt ?? null) !== null;
       const patch = completeStep(job, step, at, minutes, drawsFor(step.step, job, plan, stash, using), early);
       const isAssumed = job.method.binder !== piece.method.binder || job.method.school !== piece.method.school;
-      return isAssumed ? { ...patch, method: { school: job.method.school, binder: job.method.binder } } : patch;
+      return isAssumed
+        ? {
+            ...patch,
+            method: { school: job.method.school, binder: job.method.binder, print: plan.method.printKind.id },
+          }
+        : patch;
     },
     [clock, stash, users],
   );

@@ -1,3 +1,4 @@
+import { printsOnOwnPaper } from '@/core/at-hand';
 import { needOf } from '@/core/plan';
 import type { Draw, Job, PiecePlan, StepId } from '@/core/stations';
 import { itemsOf, type ItemKind, type Piece, type Stash, type StashItem } from '@/records';
@@ -9,7 +10,7 @@ export type StepDraw = Omit<Draw, 'step' | 'at'>;
 /** From which items it comes: the one opened first, then the next. What no item covers is not drawn. */
 export function drawsFor(step: StepId, job: Job, plan: PiecePlan, stash: Stash, users: Users): StepDraw[] {
   const need = needOf(step, job, plan);
-  if (!need || (need.kind === 'paper' && stash.printer === 'copy-shop')) return [];
+  if (!need || (need.kind === 'paper' && !printsOnOwnPaper(stash.printer))) return [];
   const items =
     need.material === null
       ? stash.items.filter((item) => item.kind === need.kind)

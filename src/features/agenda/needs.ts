@@ -1,5 +1,6 @@
 import type { BinderId, PrintId, SealerId } from '@/core/craft';
 import type { ItemKind, Piece, Stash } from '@/records';
+import { printsOnOwnPaper } from '@/core/at-hand';
 import { needOf } from '@/core/plan';
 import { BINDER_WORDS, PRINT_WORDS, SEALER_WORDS } from '@/words';
 import { bottlesToBuy, leftOfMaterial } from './draws';
@@ -31,7 +32,7 @@ export function needsOf(
   } of pieces) {
     for (const step of steps) {
       const need = step.doneAt === null ? needOf(step.step, job, plan) : null;
-      if (!need || need.material === null || (need.kind === 'paper' && stash.printer === 'copy-shop')) continue;
+      if (!need || need.material === null || (need.kind === 'paper' && !printsOnOwnPaper(stash.printer))) continue;
       const key = `${need.kind} ${need.material}`;
       const sum = sums.get(key) ?? { kind: need.kind, material: need.material, needed: 0, pieces: new Set<string>() };
       sum.needed += need.amount;

@@ -89,6 +89,15 @@ describe('earlier stashes', () => {
       labels: { 'fluid-gel': { filmUm: 180 } },
     });
   });
+  it('version 2: a copy shop that nobody may have named is asked for, a printer of one’s own stays', () => {
+    const printerOf = (printer: string) => {
+      const read = readStash({ ...EMPTY_STASH, version: 2, printer });
+      return read.ok ? read.value.printer : read.error.code;
+    };
+    expect(printerOf('copy-shop')).toBeNull();
+    expect(printerOf('laser')).toBe('laser');
+    expect(printerOf('inkjet')).toBe('inkjet');
+  });
   it('the hottest oven counts', () =>
     expect(
       atHandOf({

@@ -147,7 +147,7 @@ it('refuses a change that no piece can hold, and shows what is stored', async ()
 it('says that a piece is gone, and that one can’t be read', async () => {
   const gone = await opened('nowhere');
   expect(gone.result.current.state).toBe('gone');
-  await database().pieces.put({ ...readyPiece(), id: 'piece-2', version: 9999 as 12 });
+  await database().pieces.put({ ...readyPiece(), id: 'piece-2', version: 9999 as 13 });
   const unreadable = await opened('piece-2');
   expect(unreadable.result.current.state).toBe('unreadable');
 });

@@ -61,7 +61,7 @@ function isDue(due: number | null, within: DueWithin, now: number): boolean {
 
 /** All that a piece can be found by, in small letters. */
 function wordsOf({ piece, plan }: PlannedPiece): string {
-  const { binder, school } = plan.method;
+  const { binder, school, printKind } = plan.method;
   const { sealing } = plan.seal;
   return [
     piece.name,
@@ -69,7 +69,7 @@ function wordsOf({ piece, plan }: PlannedPiece): string {
     piece.keep.notes,
     ...piece.picture.layers.flatMap((layer) => (layer.kind === 'text' ? [layer.text] : [])),
     piece.surface.kind && SURFACE_WORDS[piece.surface.kind].name,
-    PRINT_WORDS[piece.method.print].name,
+    PRINT_WORDS[printKind.id].name,
     binder && BINDER_WORDS[binder.id].name,
     school && SCHOOL_NAMES[school.id],
     sealing && SEALER_WORDS[sealing.sealer.id].name,

@@ -36,9 +36,14 @@ export const sheetText = (
   title,
   unitSystem,
   mirrored: items.every(({ plan }) => plan.method.mirrored),
+  printKind: sameOf(items.map(({ plan }) => plan.method.printKind.id)),
   createdAt: new Date(createdAt),
   prints: items.flatMap(({ job, plan }) => printTexts(job, plan)),
 });
+
+/** What all are; null where they differ. */
+const sameOf = <T>([first, ...others]: readonly T[]): T | null =>
+  first !== undefined && others.every((other) => other === first) ? first : null;
 
 /** The order for one pack of the prints of one or several pieces, in turn. */
 export function sheetOrder(

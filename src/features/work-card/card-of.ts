@@ -66,7 +66,7 @@ function factsOf(job: Piece, plan: Foreseen<Piece>['plan'], units: Wording): Wor
         surface.print &&
         remarks(
           units.size(surface.print.picture.widthMm, surface.print.picture.heightMm),
-          PRINT_WORDS[job.method.print].name,
+          PRINT_WORDS[method.printKind.id].name,
           sheet.pack?.ok && sheet.pack.value.pages.length > 1 && say`${sheet.pack.value.pages.length} pages`,
         ),
     },

@@ -9,7 +9,7 @@ const MOST_TRIED_ON = 6;
 const VOIDS_SETTLED = { settled: () => [] };
 
 export const METHOD: Fields<Job['method']> = {
-  print: chosen(() => anyOf(PRINTS), 'laser-plain', { voids: VOIDS_SETTLED }),
+  print: chosen(() => maybe(anyOf(PRINTS)), null, { voids: VOIDS_SETTLED }),
   school: chosen(() => maybe(anyOf(SCHOOLS)), null, { voids: VOIDS_SETTLED }),
   binder: chosen(() => maybe(anyOf(BINDERS)), null, { voids: VOIDS_SETTLED }),
   whites: chosen(() => oneOf('surface-shows', 'stay-white', 'either'), 'either'),

@@ -27,7 +27,7 @@ import { WORK } from './work';
  * a traced face, parts kept clear; 10 sets with one plan, templates; 11 a photo's verdict that is
  * overruled; 12 conditions of a method that are settled, paint that bears an oven, the price of a bought one.
  */
-export const PIECE_VERSION = 12;
+export const PIECE_VERSION = 13;
 
 /** A set that is planned as one: what is chosen for one of its pieces holds for all. */
 interface PieceSet {

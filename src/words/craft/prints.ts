@@ -1,6 +1,8 @@
+import type { PrinterAtHand } from '@/core/at-hand';
 import type { PrintId, PrintRecord } from '@/core/craft';
 import type { Named } from './named';
-import { said } from '../say';
+import { said, say } from '../say';
+import { sentences } from '../text';
 
 interface PrintWords extends Named {
   note: string;
@@ -58,6 +60,18 @@ export const PRINT_WORDS: Readonly<Record<PrintId, PrintWords>> = said({
     note: 'Lifted off a gesso bed: a school of its own.',
   },
 });
+
+/** What a page is printed with, and what to ask for where somebody else prints it. */
+export function printedWhere(at: PrinterAtHand | null, { id, printer }: PrintRecord): string {
+  const asks = (): string | null => {
+    if (printer === 'inkjet') return at === 'laser' ? say`Your laser printer can’t: an inkjet does this.` : null;
+    if (at === 'laser' || at === null) return null;
+    if (id === 'laser-plain' || id === 'laser-heavy')
+      return say`Ask the copy shop for a laser print on plain paper at 100 %, not fitted to the page, not mirrored again.`;
+    return say`Ask the copy shop first whether its laser printer takes such a sheet.`;
+  };
+  return sentences(`${PRINT_WORDS[id].name}.`, asks());
+}
 
 /** What it is printed on, which side, with toner or ink; and how it is held from then on. */
 export const PRINT_HANDLING: Readonly<Record<PrintId, { material: string; touch: string }>> = said({

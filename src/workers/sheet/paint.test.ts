@@ -155,6 +155,7 @@ async function sheetOf(
         title: name,
         unitSystem: 'metric',
         mirrored,
+        printKind: 'laser-plain',
         createdAt: new Date(0),
         prints: blocks.map(() => ({ name, cut: null, folds: [], edge: 'cut' })),
       },

@@ -157,6 +157,7 @@ describe('marks and templates', () => {
       title: 'Sign',
       unitSystem,
       mirrored,
+      printKind: 'laser-plain',
       createdAt: new Date(0),
       prints: [
         {

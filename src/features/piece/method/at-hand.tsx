@@ -7,10 +7,10 @@ import { useClock, ChoiceField, Fields, Note, PriceField, TickRow, VolumeField, 
 import { BINDER_WORDS, PRINT_WORDS } from '@/words';
 import { say } from '@/words/say';
 
-const PRINTERS: { id: PrinterAtHand; name: string }[] = [
+export const PRINTERS: { id: PrinterAtHand; name: string }[] = [
+  { id: 'laser', name: say`Laser printer` },
+  { id: 'inkjet', name: say`Inkjet printer` },
   { id: 'copy-shop', name: say`Copy shop` },
-  { id: 'laser', name: say`Own laser` },
-  { id: 'inkjet', name: say`Own inkjet` },
 ];
 const SKILLS: { id: '1' | '2' | '3'; name: string }[] = [
   { id: '1', name: say`First pieces` },

@@ -23,7 +23,7 @@ const LOOKS: { id: LookWanted; name: string }[] = [
 
 /** What the ranking goes by: the print, what becomes of the whites, the look, and what the piece is for. */
 export function MethodFields() {
-  const { piece, change } = useOpenPiece();
+  const { piece, plan, change } = useOpenPiece();
   const { method } = piece;
   return (
     <Part title={say`Change`}>
@@ -31,7 +31,7 @@ export function MethodFields() {
         <Wide>
           <SelectField
             label={say`What the print is made with`}
-            value={method.print}
+            value={plan.method.printKind.id}
             options={PRINTS.map(({ id }) => ({ id, name: PRINT_WORDS[id].name }))}
             onCommit={(print) => change('method', { print }, say`kind of print`)}
             testId="print-kind"

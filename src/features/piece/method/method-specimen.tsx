@@ -1,7 +1,8 @@
 'use client';
-import { NativeSelect, ToggleButton, ToggleButtonGroup } from '@mui/material';
+import { NativeSelect } from '@mui/material';
 import { useState } from 'react';
 import { stageOptics, type RenderStage } from '@/core/render';
+import { Segments } from '@/ui';
 import { say } from '@/words/say';
 import { LandingDrawing } from '../drawings/landing';
 import { useOpenPiece } from '../piece-context';
@@ -56,15 +57,14 @@ export function MethodSpecimen({ board, onBoard }: { board: boolean; onBoard: (b
 function BoardSwitch({ board, onBoard }: { board: boolean; onBoard: (board: boolean) => void }) {
   const { blank, record } = useOpenPiece().plan.surface;
   return (
-    <ToggleButtonGroup
-      exclusive
-      size="small"
+    <Segments
       value={board ? 'board' : 'one'}
       aria-label={say`What is shown`}
-      onChange={(_, next: string | null) => next && onBoard(next === 'board')}
-    >
-      <ToggleButton value="one">{say`This one`}</ToggleButton>
-      <ToggleButton value="board" disabled={!blank || !record} data-testid="try-on-view">{say`Try on`}</ToggleButton>
-    </ToggleButtonGroup>
+      options={[
+        { id: 'one', name: say`This one` },
+        { id: 'board', name: say`Try on`, disabled: !blank || !record, testId: 'try-on-view' },
+      ]}
+      onCommit={(next) => onBoard(next === 'board')}
+    />
   );
 }

@@ -21,6 +21,7 @@ import { OthersPart, RefusedPart } from './others-part';
 import { LeadingReasons, PointsPart } from './points';
 import { TryOnFields } from './try-on';
 import { useMethod, type Method } from './use-method';
+import { PrinterQuestion } from './printer-question';
 import { Ways, wayName } from './ways';
 
 export function MethodStation() {
@@ -31,35 +32,48 @@ export function MethodStation() {
     <StationLayout
       station="method"
       answer={<MethodAnswer method={method} />}
-      act={<TakeAndGoOn method={method} />}
+      act={method.asksPrinter ? <PrinterQuestion /> : <TakeAndGoOn method={method} />}
       onward={<NextLink station="sheet" quiet={plan.method.binder === null} />}
       specimen={<MethodSpecimen board={board} onBoard={setBoard} />}
     >
-      <Ways method={method} />
-      <LeadingReasons method={method} />
+      {!method.asksPrinter && <Ranked method={method} />}
       {board && (
         <Part title={say`Try on`}>
           <TryOnFields />
         </Part>
       )}
       <MethodFields />
-      <PointsPart method={method} />
-      <OthersPart method={method} />
+      {!method.asksPrinter && <RankedBelow method={method} />}
       <LabelPart method={method} />
       <BoughtPart />
       <OrderPart />
       <DisagreementNotes at="method" />
-      <RefusedPart method={method} />
       <MissingList station="method" />
       <StationCautions station="method" />
     </StationLayout>
   );
 }
 
-function MethodAnswer({ method: { chosen, best } }: { method: Method }) {
+const Ranked = ({ method }: { method: Method }) => (
+  <>
+    <Ways method={method} />
+    <LeadingReasons method={method} />
+  </>
+);
+
+const RankedBelow = ({ method }: { method: Method }) => (
+  <>
+    <PointsPart method={method} />
+    <OthersPart method={method} />
+    <RefusedPart method={method} />
+  </>
+);
+
+function MethodAnswer({ method: { chosen, best, asksPrinter } }: { method: Method }) {
   const { record } = useOpenPiece().plan.surface;
   const says = (): string => {
     if (!record) return say`Methods are ranked once the surface is known.`;
+    if (asksPrinter) return say`What will print the picture?`;
     if (chosen?.verdict === 'refused') return say`${methodName(chosen)} cannot work here.`;
     if (!best) return say`Nothing works with this print: change what it is made with.`;
     return chosen ? `${methodName(chosen)}.` : say`Best here: ${lowerFirst(methodName(best))}.`;

@@ -82,9 +82,9 @@ export function RefusedPart({ method: { refused } }: { method: Method }) {
 
 /** Takes the kind of print that it wants, and it, at one press. */
 function PrintItSo({ candidate: { refusal, school, binder } }: { candidate: Candidate }) {
-  const { piece, changeAll } = useOpenPiece();
+  const { plan, changeAll } = useOpenPiece();
   const print = refusal?.switchTo;
-  if (!print || print === piece.method.print) return null;
+  if (!print || print === plan.method.printKind.id) return null;
   return (
     <TextButton
       onClick={() =>

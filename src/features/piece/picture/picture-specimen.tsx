@@ -1,10 +1,10 @@
 'use client';
-import { ToggleButton, ToggleButtonGroup } from '@mui/material';
 import dynamic from 'next/dynamic';
 import type { Analysis } from '@/core/picture';
 import type { Finding } from '@/core/findings';
 import { ratioAspect } from '@/core/picture';
 import { stageOptics } from '@/core/render';
+import { Segments } from '@/ui';
 import { SHEEN_WORDS } from '@/words';
 import { say } from '@/words/say';
 import { useOpenPiece } from '../piece-context';
@@ -35,16 +35,15 @@ export function PictureSpecimen({
   const { window, look, blank } = plan.surface;
   const hasPiece = look !== null && blank !== null;
   const views = (
-    <ToggleButtonGroup
-      exclusive
-      size="small"
+    <Segments
       value={view}
       aria-label={say`What is shown`}
-      onChange={(_, next: PictureView | null) => next && onView(next)}
-    >
-      <ToggleButton value="crop">{say`Picture`}</ToggleButton>
-      <ToggleButton value="piece" disabled={!hasPiece}>{say`On the piece`}</ToggleButton>
-    </ToggleButtonGroup>
+      options={[
+        { id: 'crop', name: say`Picture` },
+        { id: 'piece', name: say`On the piece`, disabled: !hasPiece },
+      ]}
+      onCommit={onView}
+    />
   );
   if (side === 'printed') return <SheetDrawing />;
   if (!picture || taking.busy) return <PictureDrop taking={taking} />;

@@ -1,14 +1,13 @@
-import { printById } from '@/core/craft';
-import type { Job, PiecePlan } from '@/core/stations';
+import type { PiecePlan } from '@/core/stations';
 import { PRINT_HANDLING, TRIM_WORDS, counted, sentences, type Wording } from '@/words';
 import { card, cardTimer, type BenchCard, type BenchCards } from '../station-feature';
 import { say } from '@/words/say';
 
-export const sheetCards: BenchCards = ({ step }, job, plan, units) =>
-  step.kind === 'heat-set' ? heatCards(job, units) : printCards(job, plan, units);
+export const sheetCards: BenchCards = ({ step }, _, plan, units) =>
+  step.kind === 'heat-set' ? heatCards(plan, units) : printCards(plan, units);
 
-function heatCards({ method: { print } }: Job, units: Wording): BenchCard[] {
-  const { heatSet } = printById(print);
+function heatCards({ method: { printKind } }: PiecePlan, units: Wording): BenchCard[] {
+  const { heatSet } = printKind;
   if (!heatSet) return [];
   const { temperatureC, minutes, coolMinutes } = heatSet;
   return [
@@ -38,15 +37,14 @@ function printWords(pages: number, mirrored: boolean): string {
 
 /** What it is printed on, and how that is held, measured and trimmed: each kind of print has its own way. */
 function printCards(
-  { method: { print: kind } }: Job,
-  { sheet: { pack }, surface: { print }, method: { mirrored } }: PiecePlan,
+  { sheet: { pack }, surface: { print }, method: { mirrored, printKind } }: PiecePlan,
   units: Wording,
 ): BenchCard[] {
-  const { face, trim } = printById(kind);
+  const { face, trim, id } = printKind;
   const pages = pack?.ok ? pack.value.pages.length : 1;
   const size = print ? units.size(print.rect.widthMm, print.rect.heightMm) : null;
   const bar = units.system === 'inch' ? say`4 in` : say`100 mm`;
-  const handling = PRINT_HANDLING[kind];
+  const handling = PRINT_HANDLING[id];
   const measure =
     face.lies === 'fast'
       ? card('measure', say`Measure the ${bar} bar, and the print across. If either is off, don’t lay it.`, size)

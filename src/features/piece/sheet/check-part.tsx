@@ -1,6 +1,5 @@
 'use client';
 import { Button } from '@mui/material';
-import { printById } from '@/core/craft';
 import { barVerdict, type BarVerdict } from '@/core/sheet';
 import { isPrintRefused } from '@/core/stations';
 import { Fields, Note, Part, TextButton, Wide, dated, useClock, useUnits } from '@/ui';
@@ -28,8 +27,7 @@ export function CheckPart({ tiled }: { tiled: boolean }) {
   const bar = useBarVerdict();
   const { print } = plan.surface;
   const { sheet } = piece;
-  const { print: kind } = piece.method;
-  const { face, trim } = printById(kind);
+  const { face, trim, id } = plan.method.printKind;
   return (
     <Part title={say`Check the print`}>
       <Fields>
@@ -57,7 +55,7 @@ export function CheckPart({ tiled }: { tiled: boolean }) {
           )}
         </Note>
       )}
-      <Note>{sentences(PRINT_HANDLING[kind].material, PRINT_HANDLING[kind].touch)}</Note>
+      <Note>{sentences(PRINT_HANDLING[id].material, PRINT_HANDLING[id].touch)}</Note>
       {face.lies !== 'fast' && (
         <Note>{say`Print a page on plain paper first, and measure the bar there: no ruler comes near the liner.`}</Note>
       )}
@@ -97,10 +95,10 @@ function MeasuredBar() {
 }
 
 function Printed() {
-  const { piece } = useOpenPiece();
+  const { piece, plan } = useOpenPiece();
   const steps = useStepDone();
   const { sheet } = piece;
-  const { trim } = printById(piece.method.print);
+  const { trim } = plan.method.printKind;
   const printAgain = () => steps.revoke({ kind: 'print' }, say`not printed`);
   return (
     <div>

@@ -103,6 +103,7 @@ function TracingRow() {
       title: say`${piece.name}, to trace`,
       unitSystem: units.system,
       mirrored: false,
+      printKind: null,
       createdAt: new Date(piece.createdAt),
       prints: [{ name: say`${piece.name}, to trace`, cut: null, folds: [], edge: 'cut' as const }],
     };

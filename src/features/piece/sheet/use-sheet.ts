@@ -1,5 +1,5 @@
 'use client';
-import { useCallback } from 'react';
+import { useCallback, useState } from 'react';
 import type { SheetPack } from '@/core/sheet';
 import { sheetOrder, sheetText, useSheetJob, type SheetItem, type SheetJob } from '@/features/sheets';
 import { fileName, saveFile } from '@/features/sheets/save-file';
@@ -10,8 +10,15 @@ import type { SheetOrder } from '@/workers/sheet/protocol';
 import { useOpenPiece } from '../piece-context';
 import { say } from '@/words/say';
 
+/** A PDF that was saved and still shows what the plan says. */
+export interface MadePdf {
+  name: string;
+  pdf: Blob;
+}
+
 export interface SheetMaking extends Pick<SheetJob, 'progress' | 'cancel'> {
   makePdf: () => void;
+  made: MadePdf | null;
   makePng: (page: number) => void;
   /** The PDF for something else than saving. */
   withPdf: (then: (pdf: Uint8Array<ArrayBuffer>) => void) => void;
@@ -25,6 +32,9 @@ export function useSheet(pack: SheetPack | null): SheetMaking {
   const { atHand } = useStash();
   const units = useUnits();
   const { run, progress, cancel } = useSheetJob();
+  const [made, setMade] = useState<(MadePdf & { of: string }) | null>(null);
+  // What a page shows: when it changes, the file that was saved is of yesterday.
+  const of = JSON.stringify([piece.name, { ...piece.picture, lettering: null }, piece.method, pack]);
 
   const order = useCallback(
     (file: Blob | null): SheetOrder | null => {
@@ -44,13 +54,13 @@ export function useSheet(pack: SheetPack | null): SheetMaking {
   );
   const makePdf = useCallback(
     () =>
-      withPdf((pdf) =>
-        saveFile(
-          new Blob([pdf], { type: 'application/pdf' }),
-          fileName(`${piece.name} ${plan.method.mirrored ? say`mirrored` : say`not mirrored`}`, 'pdf'),
-        ),
-      ),
-    [withPdf, piece.name, plan.method.mirrored],
+      withPdf((bytes) => {
+        const pdf = new Blob([bytes], { type: 'application/pdf' });
+        const name = fileName(`${piece.name} ${plan.method.mirrored ? say`mirrored` : say`not mirrored`}`, 'pdf');
+        saveFile(pdf, name);
+        setMade({ pdf, name, of });
+      }),
+    [withPdf, piece.name, plan.method.mirrored, of],
   );
   const makePng = useCallback(
     (page: number) => {
@@ -64,5 +74,14 @@ export function useSheet(pack: SheetPack | null): SheetMaking {
     },
     [order, picture, run, piece.name],
   );
-  return { progress, cancel, withPdf, makePdf, makePng, previewOrder: () => order(picture?.preview ?? null) };
+  const isCurrent = made !== null && made.of === of;
+  return {
+    progress,
+    cancel,
+    withPdf,
+    makePdf,
+    made: isCurrent ? made : null,
+    makePng,
+    previewOrder: () => order(picture?.preview ?? null),
+  };
 }

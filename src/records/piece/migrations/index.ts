@@ -2,6 +2,7 @@ import type { Migration } from '../../version';
 import { conditionsSettled } from './conditions-settled';
 import { oneMarginToFour } from './one-margin-to-four';
 import { paintAndSheenAdded } from './paint-and-sheen-added';
+import { printAsAtHand } from './print-as-at-hand';
 import { printFormAdded } from './print-form-added';
 import { readingsAndFaultsAdded } from './readings-and-faults-added';
 import { schoolsNamed } from './schools-named';
@@ -24,4 +25,5 @@ export const PIECE_MIGRATIONS: readonly Migration[] = [
   setsAndTemplatesAdded,
   verdictsOverruled,
   conditionsSettled,
+  printAsAtHand,
 ];
