@@ -28,6 +28,7 @@ const small = await sharp(photo).resize(2000).jpeg({ quality: 88 }).toBuffer();
 
 await withApp(async (page) => {
   await page.goto(`${ADDRESS}/piece/${BOARD}/rub`);
+  await page.locator('[data-part="Read it from a photo"] summary').first().click();
   const input = page.getByTestId('inspect-dry');
   await input.waitFor({ state: 'attached' });
   await page.waitForTimeout(3000);

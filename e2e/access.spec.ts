@@ -3,7 +3,7 @@ import { join } from 'node:path';
 import { execFileSync } from 'node:child_process';
 import type { Locator, Page } from '@playwright/test';
 import { STATIONS } from '../src/core/stations';
-import { DEMO_URL, PLACES, answer, fits, openDemo, openStation, settled, stands, storedRecord } from './support/page';
+import { DEMO_URL, PLACES, answer, fits, openDemo, openPart, openStation, settled, stands, storedRecord } from './support/page';
 import { tabTo } from './support/tab-to';
 import { pageBoxMm } from './support/reading';
 import { expect, test } from './support/test';
@@ -293,6 +293,7 @@ test('a piece is gone through by keyboard alone, with the focus seen', async ({ 
   await expect(page.getByTestId('specimen')).toHaveAttribute('data-side', 'landing');
   await page.keyboard.press('m');
   await expect(answer(page)).toContainText('Print one A4 page');
+  await openPart(page, 'Because');
   const size = page.getByText(/^print: the blank of/);
   await expect(size).toContainText('25.2 × 19.2 cm');
   await page.keyboard.press('u');
@@ -317,6 +318,7 @@ test('the demo shows eight pieces in different stages and shapes, true to each o
   await page.getByLabel('Find a piece').fill('fern');
   await expect(page.getByRole('list').getByRole('link')).toHaveCount(1);
   await page.goto(`${DEMO_URL}/piece/demo-departures-board/cure`);
+  await page.getByTestId('now-reading').click();
   await page.getByTestId('clock-hour').click();
   await expect(answer(page)).toContainText(/Start rubbing/);
 });

@@ -172,7 +172,7 @@ test('a piece is put away, found again by its words, and taken out; another is m
   await expect(page.getByRole('main')).not.toContainText('Crest bucket');
 
   await page.goto(`${DEMO_URL}/pieces`);
-  await page.getByRole('button', { name: /Put away/ }).click();
+  await page.getByRole('radio', { name: /Put away/ }).check();
   await page.getByLabel('Find a piece').fill('ottilie beeswax');
   await expect(shelf).toHaveCount(1);
   await page.getByTestId('choose-several').click();
@@ -326,6 +326,7 @@ test('a set of six from a table with names and pictures: each its own lettering,
       .map(({ lay }) => lay.filmUm);
   await page.goto(`${DEMO_URL}/piece/${made[1]?.id}/lay`);
   await expect(page.getByTestId('in-set')).toContainText('2 of 6 in Place cards');
+  await openPart(page, 'Change the coat');
   await typeInto(page, 'film', '130');
   await expect.poll(films).toEqual(names.map(() => 130));
   await page.getByRole('button', { name: /^Undo: / }).click();

@@ -385,6 +385,7 @@ test('the room: read by the sensor, lost and found again, and a cold day counts 
   await expect(room).toContainText('%');
   // The connection breaks: the sensor refuses, and what is open ends when the clock moves on.
   await context.route('**/standins/room-sensor*', (route) => route.abort());
+  await page.getByTestId('now-reading').click();
   await page.getByTestId('clock-hour').click();
   await expect(room).toHaveAttribute('data-state', 'lost', { timeout: 30_000 });
   await expect(page.getByRole('complementary')).toContainText('the sensor is lost; this is what it read last');

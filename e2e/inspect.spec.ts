@@ -80,6 +80,7 @@ test('the example’s board: read by photo, areas worked, read again, stopped, w
 
 test('what is not the piece is refused with its reason, and can be shown by hand', async ({ page }) => {
   await openDemo(page, `/piece/${BOARD}/rub`);
+  await openPart(page, 'Read it from a photo');
   const refused = async (name: string, body: string, sentence: RegExp) => {
     await page.getByTestId('inspect-dry').setInputFiles(await drawing(name, body));
     await expect(page.getByText(sentence)).toBeVisible({ timeout: READ_MS });

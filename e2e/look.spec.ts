@@ -27,6 +27,8 @@ const drawn = (page: Page, testId: string) =>
 const finding = (page: Page, id: string) => page.locator(`[data-finding="${id}"]`);
 const findingsSettled = async (page: Page) => {
   await expect(page.getByTestId('findings')).toHaveAttribute('aria-busy', 'false', { timeout: 20_000 });
+  const others = page.getByTestId('all-findings');
+  if (await others.count()) await others.click();
 };
 
 test('a finding with its figure, where it lies, and a remedy that takes it away', async ({ page }) => {

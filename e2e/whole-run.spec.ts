@@ -112,6 +112,7 @@ test('laid, and the clock runs on through a reload and a closed tab', async () =
     await openStation(page, 'Lay');
     await expect(answer(page)).toHaveText(/^Pour \d+ ml and lay within \d min\.$/);
     const before = await answer(page).textContent();
+    await openPart(page, 'Change the coat');
     await typeInto(page, 'film', '400');
     await expect(answer(page)).not.toHaveText(before ?? '');
     await expect(page.getByText('wet film on each face (your figure)')).toBeVisible();

@@ -1,6 +1,7 @@
 'use client';
 import { useState, type ReactNode } from 'react';
 import { say } from '@/words/say';
+import { useReading } from './reading-context';
 import { TextButton } from './text-button';
 
 /** The first few of a long list, and all of it when asked for. */
@@ -15,12 +16,14 @@ export function FirstFew<T>({
   testId?: string;
   children: (shown: readonly T[]) => ReactNode;
 }) {
-  const [all, setAll] = useState(false);
+  const { unfolded } = useReading();
+  const [asked, setAsked] = useState(false);
+  const all = asked || unfolded;
   return (
     <>
       {children(all ? of : of.slice(0, few))}
       {!all && of.length > few && (
-        <TextButton onClick={() => setAll(true)} testId={testId}>{say`Show all ${of.length}`}</TextButton>
+        <TextButton onClick={() => setAsked(true)} testId={testId}>{say`Show all ${of.length}`}</TextButton>
       )}
     </>
   );

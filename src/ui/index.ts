@@ -22,6 +22,7 @@ export { StateMark } from './state-mark';
 export {
   Answer,
   Because,
+  Fold,
   Cautions,
   Fields,
   Marked,

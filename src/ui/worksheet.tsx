@@ -23,22 +23,42 @@ const turned = new Map<string, boolean>();
  * A part of a worksheet. One with a short answer (`folded`) is folded to it, until it is opened; those of one name are
  * open or folded alike at all stations.
  */
-export function Part({ title, folded, children }: { title: string; folded?: string | null; children: ReactNode }) {
+export function Part({
+  title,
+  folded,
+  testId,
+  children,
+}: {
+  title: string;
+  folded?: string | null;
+  testId?: string;
+  children: ReactNode;
+}) {
   if (folded === undefined || folded === null)
     return (
-      <section className={css.part}>
+      <section className={css.part} data-testid={testId}>
         <h3>{title}</h3>
         {children}
       </section>
     );
   return (
-    <Folding title={title} folded={folded}>
+    <Folding title={title} folded={folded} testId={testId}>
       {children}
     </Folding>
   );
 }
 
-function Folding({ title, folded, children }: { title: string; folded: string; children: ReactNode }) {
+function Folding({
+  title,
+  folded,
+  testId,
+  children,
+}: {
+  title: string;
+  folded: string;
+  testId: string | undefined;
+  children: ReactNode;
+}) {
   const { unfolded } = useReading();
   const [open, setOpen] = useState(turned.get(title) ?? unfolded);
   return (
@@ -46,6 +66,7 @@ function Folding({ title, folded, children }: { title: string; folded: string; c
       className={css.part}
       open={open}
       data-part={title}
+      data-testid={testId}
       onToggle={({ currentTarget }) => {
         if (currentTarget.open === open) return;
         turned.set(title, currentTarget.open);
@@ -64,17 +85,40 @@ function Folding({ title, folded, children }: { title: string; folded: string; c
   );
 }
 
+/** What a moment doesn't need, within a part: the same fold, for a line or two. */
+export const Fold = ({ summary, open, children }: { summary: ReactNode; open?: boolean; children: ReactNode }) => (
+  <details className={css.fold} open={open}>
+    <summary>
+      <ChevronRight size={15} aria-hidden />
+      <span>{summary}</span>
+    </summary>
+    {children}
+  </details>
+);
+
 export interface ReasonLine {
   figure: string;
   text: ReactNode;
   overruled?: boolean;
 }
 
-/** The figures an answer rests on. One that the crafter overruled is underlined with dots and says so. */
-export function Because({ reasons, title = say`Because` }: { reasons: readonly ReasonLine[]; title?: string }) {
+/**
+ * The figures an answer rests on, folded to the first of them. One that the crafter overruled is underlined with dots
+ * and says so.
+ */
+export function Because({
+  reasons,
+  title = say`Because`,
+  whole = false,
+}: {
+  reasons: readonly ReasonLine[];
+  title?: string;
+  /** Not folded: the figures are the answer itself. */
+  whole?: boolean;
+}) {
   if (reasons.length === 0) return null;
   return (
-    <Part title={title}>
+    <Part title={title} folded={whole ? null : foldedTo(reasons[0]!)}>
       <ul className={css.reasons}>
         {reasons.map(({ figure, text, overruled }, index) => (
           <li key={index} className={css.reason}>
@@ -93,6 +137,15 @@ export function Because({ reasons, title = say`Because` }: { reasons: readonly R
     </Part>
   );
 }
+
+/** Figures that only the reckoning needs: factors, points, films. */
+const OF_THE_RECKONING = /^[×+−≥]|µm|kPa|\d ppi/;
+
+/** The first reason, on the line of what is folded. */
+const foldedTo = ({ figure, text }: ReasonLine): string => {
+  if (typeof text !== 'string' || text === '') return figure;
+  return OF_THE_RECKONING.test(figure) ? text : `${figure} ${text}`;
+};
 
 export function Cautions({ ids }: { ids: readonly CautionId[] }) {
   if (ids.length === 0) return null;

@@ -237,7 +237,7 @@ const EVIDENCE: Readonly<Record<FaultEvidenceId, string | Figures>> = said({
   'tight-grain': 'Bare, tight-grained wood',
   'holding-ground': 'The ground holds well',
   'rough-ground': ({ figure }, units) => say`A rough ground: ${units.length(figure ?? 0)} of texture`,
-  'dark-ground': ({ figure }) => say`A dark ground, L* ${Math.round(figure ?? 0)}`,
+  'dark-ground': ({ figure }) => say`A dark ground, lightness ${Math.round(figure ?? 0)}`,
   'film-thin': volumes,
   'film-thick': volumes,
   'film-right': volumes,

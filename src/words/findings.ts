@@ -90,13 +90,13 @@ export function findingFigure(figure: FindingFigure): string {
     case 'share':
       return `${Math.round(figure.share * 100)} %`;
     case 'range':
-      return `L* ${figure.low}–${figure.high}`;
+      return say`lightness ${figure.low}–${figure.high}`;
     case 'ppi':
       return say`${Math.round(figure.ppi)} ppi`;
     case 'lightness':
-      return `L* ${Math.round(figure.lightness)}`;
+      return say`lightness ${Math.round(figure.lightness)}`;
     case 'chroma':
-      return `C* ${Math.round(figure.chroma)}`;
+      return say`colour ${Math.round(figure.chroma)}`;
   }
 }
 

@@ -55,7 +55,7 @@ export { SHAPE_WORDS, SIZE_NAMES, blankAsEntered } from './shapes';
 export { MISSING_WORDS, NEXT_WORDS, STATE_WORDS, STATION_NAMES } from './stations';
 export { stepTime, stepTitle } from './steps';
 export { WORK_WORDS, batchTitle, sittingWords } from './batches';
-export { FIRST_STEPS } from './help/first-steps';
+export { FIRST_RUBBING, FIRST_STEPS } from './help/first-steps';
 export { KEY_WORDS } from './keys';
 export { guideWords, specimenWords } from './specimen';
 export { placementWords, tracedWords } from './tracing';

@@ -45,6 +45,12 @@ export const REPAIR_WORDS: Readonly<Record<RepairId, RepairWords>> = said({
     how: 'Wipe a stain over picture and wood and take it off again: the wood darkens, the picture does not.',
     why: 'Ties the picture to the board; a matter of taste.',
   },
+  antique: {
+    title: 'Antique it with a glaze',
+    inText: 'antique it with a glaze',
+    how: 'Dark paint thinned with as much medium or water, brushed on, wiped back at once with a damp cloth, leaving it in corners and grain.',
+    why: 'Makes it look old, over paint as over bare wood; a matter of taste.',
+  },
   fibres: {
     title: 'Take off dry fuzz',
     inText: 'take off dry fuzz',

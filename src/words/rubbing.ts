@@ -15,7 +15,7 @@ export const WATER_WORDS: Readonly<Record<BinderRecord['water'], { bench: string
   soak: {
     bench:
       'Wet it well with spray or sponge, a section at a time, from a light corner, until the picture shows through the paper.',
-    rule: 'Soak it well, section by section: fully dry, this film no longer minds water. Begin when the picture shows through the paper.',
+    rule: 'Wet it well, section by section: this film, fully dry, no longer minds water. Begin when the picture shows through.',
   },
 });
 

@@ -3,6 +3,8 @@ import type { RunStep } from '@/core/plan';
 import type { StepTitle } from '@/core/stations';
 import { SCHOOL_TITLES } from './craft';
 import { prepTitle } from './preparation';
+import { REPAIR_WORDS } from './repairs';
+import { remarks } from './text';
 import { say } from './say';
 
 /** What a step of the run is called. */
@@ -40,7 +42,11 @@ export function stepTitle(title: StepTitle): string {
   }
 }
 
-function mendTitle({ part, pencil, wetTest }: Extract<StepTitle, { code: 'mend' }>): string {
+/** The usual work of the part, and what is liked after it. */
+const mendTitle = (title: Extract<StepTitle, { code: 'mend' }>): string =>
+  remarks(mendWork(title), ...title.liked.map((id) => REPAIR_WORDS[id].inText));
+
+function mendWork({ part, pencil, wetTest }: Extract<StepTitle, { code: 'mend' }>): string {
   if (part === 'sand') return wetTest ? say`Wet test, then sand edges and fibres dry` : say`Sand edges and fibres dry`;
   if (part === 'repaint')
     return wetTest ? say`Wet test, then repaint holes and worn places` : say`Repaint holes and worn places`;

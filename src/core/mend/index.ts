@@ -1,3 +1,12 @@
-export { applicableRepairs, type Repair, type RepairContext, type RepairId, type RepairStage } from './repairs';
+export {
+  LIKED_BY_PRESS,
+  applicableRepairs,
+  tasteOf,
+  type LikedRepair,
+  type Repair,
+  type RepairContext,
+  type RepairId,
+  type RepairStage,
+} from './repairs';
 export { frameStrips } from './frame-strips';
 export { wearSpecks, type Wear, type WearPlace } from './wear';

@@ -18,7 +18,7 @@ const named = ({ school, binder, surface }: RepairContext) =>
 
 describe('repairs of every school, binder and surface', () => {
   it('what is a matter of taste is offered, and is work only once it is chosen', () => {
-    const TASTE = ['fade-edge', 'distress', 'grain-tint', 'rim', 'sides', 'stain'];
+    const TASTE = ['fade-edge', 'distress', 'grain-tint', 'rim', 'sides', 'stain', 'antique'];
     for (const context of every({ bareWood: true, bareSidesMm: 30 })) {
       const liked = applicableRepairs(context).filter(({ id }) => TASTE.includes(id));
       expect(liked.every(({ when }) => when === 'if-liked')).toBe(true);

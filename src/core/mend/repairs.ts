@@ -3,7 +3,15 @@
  * and its drying, then lettering that is traced, then the last things before the sealer. Cloth is never sanded and has
  * no pencil on it; a decal is not mended at all. Source: bench practice.
  */
-import { isSandable, takesPencil, type BinderRecord, type SchoolRecord, type SurfaceRecord } from '@/core/craft';
+import {
+  isSandable,
+  labourRate,
+  takesPencil,
+  type BinderRecord,
+  type LabourRate,
+  type SchoolRecord,
+  type SurfaceRecord,
+} from '@/core/craft';
 
 export type RepairId =
   | 'holes'
@@ -22,6 +30,7 @@ export type RepairId =
   | 'distress'
   | 'grain-tint'
   | 'stain'
+  | 'antique'
   | 'pencil'
   | 'clear-coat'
   | 'trace';
@@ -142,11 +151,49 @@ const REPAIRS: readonly RepairRecord[] = [
   },
   { id: 'stain', stage: 'finish', applies: ({ bareWood }) => (bareWood ? 'if-liked' : 'no') },
   {
+    id: 'antique',
+    stage: 'finish',
+    applies: ({ surface, coated }) =>
+      surface.class === 'wood' || surface.class === 'painted' || coated ? 'if-liked' : 'no',
+  },
+  {
     id: 'clear-coat',
     stage: 'finish',
     applies: ({ binder, school }) => (binder.base === 'clear' && binder.wet && school.leavesFibres ? 'if-seen' : 'no'),
   },
 ];
+
+/** What is liked has hands and drying of its own: minutes over the print, hours at 21 °C and 50 %. */
+export interface TasteLabour {
+  hands: LabourRate;
+  dryHours: number;
+}
+
+/** Source: bench practice. */
+const TASTE: Readonly<Partial<Record<RepairId, TasteLabour>>> = {
+  distress: { hands: labourRate(3, 0.3), dryHours: 0 },
+  'fade-edge': { hands: labourRate(3, 0.3), dryHours: 0 },
+  'grain-tint': { hands: labourRate(4, 0.4), dryHours: 0.75 },
+  rim: { hands: labourRate(5, 0.2), dryHours: 0.75 },
+  sides: { hands: labourRate(5, 0.3), dryHours: 0.75 },
+  // Thinned to be wiped back, it lies longer in the pores than paint.
+  antique: { hands: labourRate(5, 0.5), dryHours: 1 },
+  stain: { hands: labourRate(5, 0.4), dryHours: 2 },
+};
+
+/** What somebody can like or leave; all else is done where it is needed. */
+export const LIKED_BY_PRESS = [
+  'fade-edge',
+  'grain-tint',
+  'rim',
+  'sides',
+  'antique',
+] as const satisfies readonly RepairId[];
+export type LikedRepair = (typeof LIKED_BY_PRESS)[number];
+
+/** What is chosen of a stage, with its hands and drying. */
+export const tasteOf = (repairs: readonly Repair[], stage: RepairStage): TasteLabour[] =>
+  repairs.flatMap((repair) => (repair.stage === stage && repair.when === 'chosen' ? (TASTE[repair.id] ?? []) : []));
 
 /** The repairs that can apply to a piece, in the order they are done. */
 export function applicableRepairs(context: RepairContext): Repair[] {

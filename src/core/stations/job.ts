@@ -21,7 +21,7 @@ import type {
 } from '@/core/craft';
 import type { KeptReading } from '@/core/inspect/kept-reading';
 import type { Prices } from '@/core/journal';
-import type { RepairId, Wear } from '@/core/mend';
+import type { LikedRepair, RepairId, Wear } from '@/core/mend';
 import type { AskedCondition, LookWanted } from '@/core/method';
 import type { Crop, CropRatio, Layer } from '@/core/picture';
 import type { Tone } from '@/core/raster';
@@ -198,6 +198,8 @@ export interface Job {
     wear: Wear | null;
     /** A stained glaze wiped over all of it, or a stain on what is bare; null without. */
     glaze: string | null;
+    /** What else is done because somebody likes it. */
+    liked: LikedRepair[];
   };
   seal: {
     use: UseId;

@@ -1,6 +1,7 @@
 import { baseCoatById, isSandable, labourRate, labourMinutes } from '@/core/craft';
 import { plainWait } from '@/core/cure';
-import { applicableRepairs, type Repair } from '@/core/mend';
+import { sum } from '@/core/shared';
+import { applicableRepairs, tasteOf, type Repair } from '@/core/mend';
 import type { PiecePlan } from './answers';
 import type { Job } from './job';
 import { setUpOf } from './labour';
@@ -89,10 +90,11 @@ function doneAt(step: StepId, job: Job): number | null {
   return isSealing(job) || finishedAt !== null ? (logged ?? finishedAt ?? 0) : null;
 }
 
-/** What was chosen at Mend of what is a matter of taste: wear, and a glaze or stain. */
-const chosenOf = ({ mend: { wear, glaze } }: Job): Repair['id'][] => [
+/** What was chosen at Mend of what is a matter of taste. */
+const chosenOf = ({ mend: { wear, glaze, liked } }: Job): Repair['id'][] => [
   ...(wear ? (['distress'] as const) : []),
   ...(glaze === null ? [] : (['stain'] as const)),
+  ...liked,
 ];
 
 const isPlanned = ({ when }: Repair): boolean => when === 'expected' || when === 'chosen';
@@ -103,25 +105,43 @@ const LOSSES: readonly Repair['id'][] = ['holes', 'worn-places'];
 /** Whether a part has anything usual to do: only then it stands in the plan. */
 const isUsual = (part: MendPart, repairs: readonly Repair[]): boolean => {
   if (part === 'sand') return repairs.some((repair) => repair.stage === 'sand' && isPlanned(repair));
-  if (part === 'repaint') return repairs.some(({ id }) => LOSSES.includes(id));
+  if (part === 'repaint')
+    return repairs.some((repair) => LOSSES.includes(repair.id) || (repair.stage === part && repair.when === 'chosen'));
   return repairs.length > 0;
 };
+
+/** What of a part was chosen because somebody likes it. */
+const likedIn = (repairs: readonly Repair[], part: MendPart): Repair['id'][] =>
+  repairs.filter(({ stage, when }) => stage === part && when === 'chosen').map(({ id }) => id);
 
 /** Sanded, repainted, dried, then what is traced, and pencil off last. */
 function steps(job: Job, { mend: { repairs }, surface: { print }, lay: { room } }: PiecePlan): StationStep[] {
   const parts = MEND_PARTS.filter((part) => isUsual(part, repairs));
   const shares = parts.reduce((total, part) => total + SHARES[part], 0);
-  const minutes = labourMinutes(MENDING, print?.reachedMm2 ?? 0);
+  const areaMm2 = print?.reachedMm2 ?? 0;
+  const minutes = labourMinutes(MENDING, areaMm2);
+  const taste = (part: MendPart) => tasteOf(repairs, part);
   const has = (id: Repair['id']) => repairs.some((repair) => repair.id === id);
   const paintDries = (hours: number) => clockWait(plainWait('open', hours, room).likelyHours);
+  const driesFor = (part: MendPart) => {
+    const hours = Math.max(part === 'repaint' ? PAINT_DRY_HOURS : 0, ...taste(part).map(({ dryHours }) => dryHours));
+    return hours > 0 ? paintDries(hours) : clockWait(0);
+  };
   const mending = (part: MendPart): StationStep[] =>
     parts.includes(part)
       ? [
           {
             step: { kind: 'mend', part },
-            title: { code: 'mend', part, pencil: has('pencil'), wetTest: has('haze') && part === parts[0] },
-            minutes: (minutes * SHARES[part]) / shares,
-            wait: part === 'repaint' ? paintDries(PAINT_DRY_HOURS) : clockWait(0),
+            title: {
+              code: 'mend',
+              part,
+              pencil: has('pencil'),
+              wetTest: has('haze') && part === parts[0],
+              liked: likedIn(repairs, part),
+            },
+            minutes:
+              (minutes * SHARES[part]) / shares + sum(taste(part).map(({ hands }) => labourMinutes(hands, areaMm2))),
+            wait: driesFor(part),
             labour: { work: 'mend', setUp: part === 'repaint' ? setUpOf('mend', 'colours') : null },
           },
         ]

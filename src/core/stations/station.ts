@@ -3,6 +3,7 @@
  * done, what is drawn from the stash and what is to mind are folds over the registry. A station reads the answers of
  * the stations before it, never the plan's folds.
  */
+import type { RepairId } from '@/core/mend';
 import type { AtHand } from '@/core/at-hand';
 import type {
   BaseCoatId,
@@ -98,7 +99,7 @@ export type StepTitle =
   | { code: 'stick' }
   | { code: 'trace-text'; text: string }
   | { code: 'trace-drawing' }
-  | { code: 'mend'; part: MendPart; pencil: boolean; wetTest: boolean }
+  | { code: 'mend'; part: MendPart; pencil: boolean; wetTest: boolean; liked: readonly RepairId[] }
   | { code: 'coat'; number: number };
 
 /** What must pass after a step's hands before the next may begin. */

@@ -1,7 +1,7 @@
 import { MS_PER_MINUTE } from '@/core/shared';
 import type { RunStep } from '@/core/plan';
 import type { ReactNode } from 'react';
-import { HoldButton, NextRow, Note } from '@/ui';
+import { Fold, HoldButton, NextRow, Note } from '@/ui';
 import { formatDuration } from '@/words/figures';
 import css from './when-done.module.css';
 import { say } from '@/words/say';
@@ -42,12 +42,13 @@ export const DoneAllTheSame = ({
   testId: string;
   beside?: ReactNode;
 }) => (
-  <details className={css.early}>
-    <summary>{summary}</summary>
-    {sooner && <Note>{sooner}</Note>}
-    <NextRow>
-      <HoldButton onHeld={onHeld} testId={testId}>{say`Hold: it is done`}</HoldButton>
-      {beside}
-    </NextRow>
-  </details>
+  <div className={css.early}>
+    <Fold summary={summary}>
+      {sooner && <Note>{sooner}</Note>}
+      <NextRow>
+        <HoldButton onHeld={onHeld} testId={testId}>{say`Hold: it is done`}</HoldButton>
+        {beside}
+      </NextRow>
+    </Fold>
+  </div>
 );

@@ -1,4 +1,4 @@
 export { StashProvider, useStash } from './use-stash';
 export { RoomProvider, useRoomNow } from './room';
 export { LabelFields } from './label-fields';
-export { RoomReading } from './room-reading';
+export { RoomReading, RoomState } from './room-reading';

@@ -6,12 +6,18 @@ import css from './room-reading.module.css';
 import { say } from '@/words/say';
 
 const WORDS: Readonly<Record<RoomNow['state'], string>> = {
-  off: '',
+  off: say`No sensor is connected: the room is typed at Cure.`,
   connecting: say`The room’s sensor is being called.`,
   live: say`The room, as its simulated sensor reads it now.`,
   silent: say`The sensor is connected but silent: Fobbet goes on with what it read last.`,
   lost: say`The sensor is lost: Fobbet goes on with what it read last, and calls again.`,
 };
+
+/** What the reading rests on, and what is done where it fails. */
+export function RoomState() {
+  const { state } = useRoomNow();
+  return <p role="status">{WORDS[state]}</p>;
+}
 
 /** The room in the top bar. It alone is drawn anew with each reading. */
 export function RoomReading() {
@@ -22,7 +28,7 @@ export function RoomReading() {
   const age = reading ? now - reading.at : 0;
   const stale = state === 'lost' || state === 'silent';
   return (
-    <span title={WORDS[state]} className={css.room} data-state={state} data-testid="room-reading" role="status">
+    <span className={css.room} data-state={state} data-testid="room-reading">
       <span className={css.dot} aria-hidden />
       {reading ? (
         <>

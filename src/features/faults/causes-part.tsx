@@ -11,7 +11,7 @@ import {
   type Observed,
   type WeighedCause,
 } from '@/core/faults';
-import { useUnits, TextButton, useClock } from '@/ui';
+import { Fold, useUnits, TextButton, useClock } from '@/ui';
 import {
   ANSWER_WORDS,
   CAUSE_WORDS,
@@ -152,11 +152,15 @@ function Cause({ cause, open, of, others, seen }: CauseProps) {
   const isNoted = (remedy: FaultRemedyId | null) => noted.some((note) => note.remedy === remedy);
   return (
     <li data-testid="fault-cause" data-cause={cause.id}>
-      <details open={open}>
-        <summary>
-          <b>{title}</b>
-          <span className={css.share}>{Math.round(cause.share * 100)} %</span>
-        </summary>
+      <Fold
+        open={open}
+        summary={
+          <>
+            <b>{title}</b>
+            <span className={css.share}>{Math.round(cause.share * 100)} %</span>
+          </>
+        }
+      >
         <p>{why}</p>
         <Lines cause={cause} />
         <h3>{say`Now`}</h3>
@@ -187,7 +191,7 @@ function Cause({ cause, open, of, others, seen }: CauseProps) {
             <Link href={`/piece/${of.piece.id}/mend`}>{say`To its mending`}</Link>
           </p>
         )}
-      </details>
+      </Fold>
     </li>
   );
 }

@@ -5,14 +5,11 @@ import dynamic from 'next/dynamic';
 import Link from 'next/link';
 import { usePathname, useRouter } from 'next/navigation';
 import { useState } from 'react';
-import { MS_PER_HOUR } from '@/core/shared';
-import { useNow, dated } from '@/ui';
-import { RoomReading } from '@/features/at-hand';
-import { useDemo } from '@/features/shell/demo';
 import { PLACES } from '@/features/shell/places';
 import { useSettings } from '@/features/shell/settings';
 import { useShortcut } from '@/features/shell/use-shortcut';
 import { useNewPiece } from '@/features/shelf';
+import { NowReading } from './now-reading';
 import css from './top-bar.module.css';
 import { say } from '@/words/say';
 
@@ -61,8 +58,7 @@ export function TopBar() {
         ))}
       </nav>
       <div className={css.tools}>
-        <RoomReading />
-        <ClockReading />
+        <NowReading />
         <button
           title={say`Units (U)`}
           className={css.units}
@@ -103,31 +99,5 @@ export function TopBar() {
       </div>
       {keysOpen && <KeysDialog onClose={() => setKeysOpen(false)} />}
     </header>
-  );
-}
-
-/** The time; on a demo server it can be moved ahead, so that a day of waiting passes in a moment. */
-function ClockReading() {
-  const now = useNow(10_000);
-  const { demo } = useDemo();
-  const { settings, change } = useSettings();
-  const ahead = (hours: number) => change({ clockAheadMs: settings.clockAheadMs + hours * MS_PER_HOUR });
-  return (
-    <span className={css.clock} suppressHydrationWarning>
-      {dated(now, 'EEE d MMM HH:mm')}
-      {demo && (
-        <>
-          <button title={say`Demo clock: an hour ahead`} onClick={() => ahead(1)} data-testid="clock-hour">
-            +1 h
-          </button>
-          <button title={say`Demo clock: eight hours ahead`} onClick={() => ahead(8)}>
-            +8 h
-          </button>
-          {settings.clockAheadMs > 0 && (
-            <button title={say`Demo clock: back to now`} onClick={() => change({ clockAheadMs: 0 })}>{say`now`}</button>
-          )}
-        </>
-      )}
-    </span>
   );
 }

@@ -1,6 +1,6 @@
 'use client';
 import { DISAGREEMENTS, type Disagreement } from '@/core/craft';
-import { Part } from '@/ui';
+import { Fold, Part } from '@/ui';
 import { useOpenPiece } from './piece-context';
 import css from './piece-page.module.css';
 import { DISAGREEMENT_WORDS, counted } from '@/words';
@@ -19,14 +19,15 @@ export function DisagreementNotes({ at }: { at: Disagreement['at'] }) {
   return (
     <Part title={say`Where schools disagree`} folded={counted(found.length, 'question', 'questions')}>
       {found.map(({ id }) => (
-        <details key={id} className={css.disagreement} data-disagreement={id}>
-          <summary>{DISAGREEMENT_WORDS[id].question}</summary>
-          <p>{DISAGREEMENT_WORDS[id].oneSide}</p>
-          <p>{DISAGREEMENT_WORDS[id].otherSide}</p>
-          <p>
-            <b>{say`Taken here:`}</b> {DISAGREEMENT_WORDS[id].taken}
-          </p>
-        </details>
+        <div key={id} className={css.disagreement} data-disagreement={id}>
+          <Fold summary={DISAGREEMENT_WORDS[id].question}>
+            <p>{DISAGREEMENT_WORDS[id].oneSide}</p>
+            <p>{DISAGREEMENT_WORDS[id].otherSide}</p>
+            <p>
+              <b>{say`Taken here:`}</b> {DISAGREEMENT_WORDS[id].taken}
+            </p>
+          </Fold>
+        </div>
       ))}
     </Part>
   );

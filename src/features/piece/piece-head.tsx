@@ -16,7 +16,7 @@ import { sayWith } from '@/ui/say-with';
 export function PieceHead({ station, children }: { station: StationId; children: ReactNode }) {
   const { piece } = useOpenPiece();
   return (
-    <div className={css.head}>
+    <div className={css.head} data-testid="piece-head">
       <h1 className="unseen">
         {piece.name}: {STATION_NAMES[station]}
       </h1>

@@ -14,6 +14,7 @@ import { say } from '@/words/say';
  */
 export const StationLayout = ({
   station,
+  hint = true,
   answer,
   act,
   onward,
@@ -21,6 +22,8 @@ export const StationLayout = ({
   children,
 }: {
   station: StationId;
+  /** Whether a first piece's sentence stands under the answer; not while something else is asked. */
+  hint?: boolean;
   answer: ReactNode;
   /** The one thing to do at this station, where there is one. */
   act?: ReactNode;
@@ -32,7 +35,7 @@ export const StationLayout = ({
   <div className={css.split} {...useFocusKept()}>
     <div className={css.head}>
       {answer}
-      <FirstSteps station={station} />
+      {hint && <FirstSteps station={station} />}
       {act && <div className={css.act}>{act}</div>}
     </div>
     <div className={css.worksheet} tabIndex={-1}>

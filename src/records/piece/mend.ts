@@ -1,5 +1,5 @@
 import Joi from 'joi';
-import type { Wear } from '@/core/mend';
+import { LIKED_BY_PRESS, type Wear } from '@/core/mend';
 import type { Job } from '@/core/stations';
 import { colour, figure, instant, item, list, maybe, oneOf } from '../fields';
 import { chosen, done, type Fields } from './field';
@@ -9,4 +9,5 @@ export const MEND: Fields<Job['mend']> = {
   finishedAt: done(() => maybe(instant()), null),
   wear: chosen(() => maybe(item<Wear>({ share: figure(0, 0.5), where: oneOf('edges', 'corners', 'all-over') })), null),
   glaze: chosen(() => maybe(colour()), null),
+  liked: chosen(() => list(oneOf(...LIKED_BY_PRESS), LIKED_BY_PRESS.length), []),
 };

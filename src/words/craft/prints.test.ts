@@ -3,7 +3,9 @@ import { printedWhere } from './prints';
 
 describe('where a page is printed', () => {
   it('a copy shop is told all that it gets wrong by itself', () => {
-    expect(printedWhere('copy-shop', printById('laser-plain'))).toMatch(/laser.*plain paper.*100 %.*not mirrored again/);
+    expect(printedWhere('copy-shop', printById('laser-plain'))).toMatch(
+      /laser.*plain paper.*100 %.*not mirrored again/,
+    );
   });
 
   it.each(['copy-shop', 'inkjet'] as const)('toner on another sheet is asked about there first: %p at hand', (at) => {

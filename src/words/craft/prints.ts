@@ -67,7 +67,7 @@ export function printedWhere(at: PrinterAtHand | null, { id, printer }: PrintRec
     if (printer === 'inkjet') return at === 'laser' ? say`Your laser printer can’t: an inkjet does this.` : null;
     if (at === 'laser' || at === null) return null;
     if (id === 'laser-plain' || id === 'laser-heavy')
-      return say`Ask the copy shop for a laser print on plain paper at 100 %, not fitted to the page, not mirrored again.`;
+      return say`Ask the copy shop for laser, plain paper, 100 %: not fitted to the page, not mirrored again.`;
     return say`Ask the copy shop first whether its laser printer takes such a sheet.`;
   };
   return sentences(`${PRINT_WORDS[id].name}.`, asks());

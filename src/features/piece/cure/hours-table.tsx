@@ -1,7 +1,7 @@
 'use client';
 import { dayBetween } from '@/core/cure';
 import { useStash } from '@/features/at-hand';
-import { PercentField, TemperatureField, TextButton } from '@/ui';
+import { Fold, PercentField, TemperatureField, TextButton } from '@/ui';
 import css from './cure.module.css';
 import { say } from '@/words/say';
 import { remarks } from '@/words';
@@ -15,8 +15,7 @@ export function HoursTable({ day }: { day: { coldestC: number; warmestC: number;
       hours: (now.hours ?? hours).map((air, index) => (index === hour ? { ...air, ...patch } : air)),
     }));
   return (
-    <details className={css.hours}>
-      <summary>{remarks(say`Hour by hour`, room.hours && say`typed`)}</summary>
+    <Fold summary={remarks(say`Hour by hour`, room.hours && say`typed`)}>
       <div className={css.hourGrid}>
         {hours.map((air, hour) => (
           <div key={hour}>
@@ -38,6 +37,6 @@ export function HoursTable({ day }: { day: { coldestC: number; warmestC: number;
       {room.hours && (
         <TextButton onClick={() => void changeRoom({ hours: null })}>{say`Back to the usual day`}</TextButton>
       )}
-    </details>
+    </Fold>
   );
 }

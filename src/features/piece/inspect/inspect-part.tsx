@@ -38,7 +38,7 @@ const EXAMPLE = {
 } as const;
 
 /** Reads the dried piece from a photo: where paper is left, where toner is gone, and what to do about it. */
-export function InspectPart() {
+export function InspectPart({ folded }: { folded?: string | null }) {
   const { piece, change } = useOpenPiece();
   const job = useReading();
   useTaker(say`it is read as a photo of this piece, dry`, job.readDry);
@@ -51,13 +51,12 @@ export function InspectPart() {
   const byHand = job.unfound ?? (setting || isAsked ? (dryPhoto?.file ?? null) : null);
   const earlier = readings.slice(0, -1);
   return (
-    <Part title={say`Read it from a photo`}>
+    <Part title={say`Read it from a photo`} folded={folded ?? null}>
       {!last && (
         <Note>
           {sentences(
-            say`When it is dry, photograph it from above, all of it in view, by the light of a window and without flash.`,
-            say`Fobbet finds the print in the photo, any way round, and says where paper is left and where toner is gone.`,
-            say`The photo stays in this browser, with the piece.`,
+            say`When it is dry: all of it, from above, in window light, no flash.`,
+            say`Fobbet says where paper is left and where toner is gone. The photo stays in this browser.`,
           )}
         </Note>
       )}

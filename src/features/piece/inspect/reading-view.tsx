@@ -40,6 +40,7 @@ export function ReadingView({
         <span data-of="unseen">{say`can’t be judged: feel there`}</span>
       </p>
       <Because
+        whole
         reasons={[
           ...judgement.reasons.map((reason) => inspectReason(reason, units)),
           ...(judgement.minutesLeft > 0

@@ -20,8 +20,9 @@ export function LayFields() {
   const { lay } = piece;
   const { planned, binder, dry } = useLay();
   if (!planned || !binder || dry) return null;
+  const isOwn = lay.faces !== null || lay.filmUm !== null || lay.mediumUsedMl !== null;
   return (
-    <Part title={say`Change`}>
+    <Part title={say`Change the coat`} folded={isOwn ? say`your own` : say`as worked out`}>
       <Fields>
         {binder.coatsPaper && (
           <ChoiceField

@@ -41,8 +41,7 @@ export function LayStation() {
           optics={laidAt === null ? null : stageOptics('laid')}
           caption={
             planned
-              ? say`Dashed: where the coat goes. Solid: the print, with its centre lines to crease or mark by.
-                Scrape outwards in the order of the numbers.`
+              ? say`Dashed: the coat. Solid: the print and its centre lines. Scrape outwards by the numbers.`
               : say`Where the print will lie.`
           }
           overlay={(scale) => <GuideOverlay {...scale} guide={guide} />}

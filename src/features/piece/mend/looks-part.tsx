@@ -1,12 +1,12 @@
 'use client';
 import { useMemo, useState } from 'react';
 import { mixesFor, wornShare } from '@/core/advice';
-import { frameStrips, type RepairId, type Wear, type WearPlace } from '@/core/mend';
+import { LIKED_BY_PRESS, frameStrips, type LikedRepair, type RepairId, type Wear, type WearPlace } from '@/core/mend';
 import { baseCoatById } from '@/core/craft';
 import type { Blank } from '@/core/shape';
 import { useStash } from '@/features/at-hand';
-import { ChoiceField, Fields, LengthField, Note, Part, PercentField, TextButton, useUnits } from '@/ui';
-import { WEAR_NAMES, mixWords, remarks, sentences, wearWanted, type Wording } from '@/words';
+import { ChoiceField, Fields, LengthField, Note, Part, PercentField, TextButton, TickRow, useUnits } from '@/ui';
+import { REPAIR_WORDS, WEAR_NAMES, mixWords, remarks, sentences, wearWanted, type Wording } from '@/words';
 import { ColourField } from '../surface/colour-field';
 import { useOpenPiece } from '../piece-context';
 import type { ReadHoles } from './use-holes';
@@ -21,24 +21,50 @@ const STRIP_MM = 20;
 /** What is a matter of taste: wear on purpose, a rim, a stain or glaze, strips for a frame. Each drawn on the piece. */
 export function LooksPart({ read, rim }: { read: ReadHoles | null; rim: Rim | null }) {
   const { piece, plan } = useOpenPiece();
-  const { wear, glaze } = piece.mend;
-  const { record, blank } = plan.surface;
+  const { wear, glaze, liked } = piece.mend;
   const offers = (id: RepairId) => plan.mend.repairs.some((repair) => repair.id === id);
+  const likes = LIKED_BY_PRESS.filter(offers);
+  const { record, blank } = plan.surface;
   const mayWear = offers('distress');
   const mayStain = offers('stain');
   const framed = blank?.layout.kind === 'plain' && blank.isFullRectangle && record?.class !== 'fabric' ? blank : null;
-  if (!mayWear && !mayStain && !framed && !rim) return null;
+  if (!mayWear && !mayStain && !framed && !rim && likes.length === 0) return null;
   return (
     <Part
       title={say`If you like it so`}
-      folded={remarks(wear && say`worn`, glaze && say`stained`) || say`nothing of it`}
+      folded={
+        remarks(wear && say`worn`, glaze && say`stained`, ...liked.map((id) => REPAIR_WORDS[id].inText)) ||
+        say`nothing of it`
+      }
     >
+      <Likes offered={likes} />
       {mayWear && <WearFields read={read} />}
       {rim && <RimNote rim={rim} />}
       {mayStain && <StainFields />}
       {framed && <FrameStrips blank={framed} />}
     </Part>
   );
+}
+
+/** Ticked, it stands in the plan with its hands and its drying, before the sealer. */
+function Likes({ offered }: { offered: readonly LikedRepair[] }) {
+  const { piece, change } = useOpenPiece();
+  const { liked } = piece.mend;
+  return offered.map((id) => {
+    const isLiked = liked.includes(id);
+    const toggle = () =>
+      change(
+        'mend',
+        { liked: isLiked ? liked.filter((other) => other !== id) : [...liked, id] },
+        REPAIR_WORDS[id].inText,
+      );
+    return (
+      <TickRow key={id} checked={isLiked} onToggle={toggle}>
+        {REPAIR_WORDS[id].title}
+        <small>{REPAIR_WORDS[id].why}</small>
+      </TickRow>
+    );
+  });
 }
 
 function WearFields({ read }: { read: ReadHoles | null }) {

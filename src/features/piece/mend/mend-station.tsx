@@ -1,6 +1,7 @@
 'use client';
 import dynamic from 'next/dynamic';
 import { stageOptics } from '@/core/render';
+import { isRubbed } from '@/core/stations';
 import { say } from '@/words/say';
 import { LandingDrawing } from '../drawings/landing';
 import { FaultsLink } from '../faults-link';
@@ -20,6 +21,12 @@ import { useRim } from './use-rim';
 /** What mixes colours loads when the station is open. */
 const FromPhotoPart = dynamic(() => import('./from-photo-part').then((file) => file.FromPhotoPart), { ssr: false });
 const LooksPart = dynamic(() => import('./looks-part').then((file) => file.LooksPart), { ssr: false });
+
+/** A photo is asked for once it is rubbed, and no more when it is mended. */
+const inspectLater = (isMended: boolean, isBare: boolean): string | null => {
+  if (isMended) return say`it is mended`;
+  return isBare ? null : say`once it is rubbed`;
+};
 
 export function MendStation() {
   const { piece, plan } = useOpenPiece();
@@ -45,14 +52,19 @@ export function MendStation() {
               ? say`Rubbed and dry: holes by their numbers, from the last photo.`
               : say`Rubbed and dry, before the sealer.`
           }
-          overlay={() => <MendOverlay read={finished ? null : read} rim={done.includes('rim') ? rim : null} />}
+          overlay={() => (
+            <MendOverlay
+              read={finished ? null : read}
+              rim={done.includes('rim') || piece.mend.liked.includes('rim') ? rim : null}
+            />
+          )}
         />
       }
     >
-      {isRead && <InspectPart />}
+      {isRead && <InspectPart folded={inspectLater(finished, isRubbed(piece, plan))} />}
       {read && <FromPhotoPart read={read} />}
-      <RepairsPart title={say`Usual on this piece`} repairs={repairs.filter(({ when }) => isUsual(when))} />
-      <RepairsPart title={say`If you see it, or like it`} repairs={repairs.filter(({ when }) => !isUsual(when))} />
+      <RepairsPart inTurn title={say`Usual on this piece`} repairs={repairs.filter(({ when }) => isUsual(when))} />
+      <RepairsPart title={say`If you see it`} repairs={repairs.filter(({ when }) => when === 'if-seen')} />
       {repairs.length > 0 && <LooksPart read={read} rim={rim} />}
       <StationTools station="mend" />
       <MissingList station="mend" />

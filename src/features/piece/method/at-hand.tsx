@@ -3,8 +3,8 @@ import { PRINTS, type BinderId } from '@/core/craft';
 import type { PrinterAtHand } from '@/core/at-hand';
 import { ITEM_BOUNDS, itemsOf, newItem, type StashItem } from '@/records';
 import { LabelFields, useStash } from '@/features/at-hand';
-import { useClock, ChoiceField, Fields, Note, PriceField, TickRow, VolumeField, Wide, useUnits } from '@/ui';
-import { BINDER_WORDS, PRINT_WORDS } from '@/words';
+import { useClock, ChoiceField, Fields, Note, Part, PriceField, TickRow, VolumeField, Wide, useUnits } from '@/ui';
+import { BINDER_WORDS, PRINT_WORDS, lowerFirst } from '@/words';
 import { say } from '@/words/say';
 
 export const PRINTERS: { id: PrinterAtHand; name: string }[] = [
@@ -20,10 +20,11 @@ const SKILLS: { id: '1' | '2' | '3'; name: string }[] = [
 const SPECIAL = PRINTS.filter((print) => print.wet === 'own-school' || print.wet === 'slow');
 
 /** What the person has at hand: kept for all pieces. */
-export function AtHandFields() {
+export function AtHandPart() {
   const { stash, change } = useStash();
+  const printer = PRINTERS.find(({ id }) => id === stash.printer);
   return (
-    <>
+    <Part title={say`Printer, paper and practice at hand`} folded={printer ? lowerFirst(printer.name) : say`not said`}>
       <Fields>
         <ChoiceField
           label={say`Printer at hand`}
@@ -54,7 +55,7 @@ export function AtHandFields() {
         </TickRow>
       ))}
       <Note>{say`Kept for all your pieces.`}</Note>
-    </>
+    </Part>
   );
 }
 

@@ -6,8 +6,6 @@ import { PRINT_WORDS } from '@/words';
 import { say } from '@/words/say';
 import { useOpenPiece } from '../piece-context';
 import { UseField } from '../use-field';
-import { AtHandFields } from './at-hand';
-import css from './method.module.css';
 
 const WHITES = [
   { id: 'either', name: say`Either` },
@@ -53,10 +51,6 @@ export function MethodFields() {
         />
         <UseField at="method" testId="use" />
       </Fields>
-      <details className={css.more}>
-        <summary>{say`Printer, paper and practice at hand`}</summary>
-        <AtHandFields />
-      </details>
     </Part>
   );
 }

@@ -13,6 +13,7 @@ import { NextLink } from '../next-link';
 import { useOpenPiece } from '../piece-context';
 import { StationCautions } from '../station-cautions';
 import { StationLayout } from '../station-layout';
+import { AtHandPart } from './at-hand';
 import { LabelPart } from './label-part';
 import { MethodFields } from './method-fields';
 import { MethodSpecimen } from './method-specimen';
@@ -31,6 +32,7 @@ export function MethodStation() {
   return (
     <StationLayout
       station="method"
+      hint={!method.asksPrinter}
       answer={<MethodAnswer method={method} />}
       act={method.asksPrinter ? <PrinterQuestion /> : <TakeAndGoOn method={method} />}
       onward={<NextLink station="sheet" quiet={plan.method.binder === null} />}
@@ -43,12 +45,13 @@ export function MethodStation() {
         </Part>
       )}
       <MethodFields />
+      <AtHandPart />
       {!method.asksPrinter && <RankedBelow method={method} />}
       <LabelPart method={method} />
       <BoughtPart />
       <OrderPart />
       <DisagreementNotes at="method" />
-      <MissingList station="method" />
+      {!method.asksPrinter && <MissingList station="method" />}
       <StationCautions station="method" />
     </StationLayout>
   );

@@ -1,6 +1,6 @@
 'use client';
 import { START_POINTS, type Candidate } from '@/core/method';
-import { Because, Part } from '@/ui';
+import { Because, Fold, Part } from '@/ui';
 import { sayWith } from '@/ui/say-with';
 import { essenceOf, listOf, methodName, reasonWords } from '@/words';
 import { say } from '@/words/say';
@@ -46,10 +46,9 @@ export function PointsPart({ method: { ways } }: { method: Method }) {
 }
 
 export const WhyPoints = ({ candidate }: { candidate: Candidate }) => (
-  <details>
-    <summary>{say`Why ${candidate.score} of 100`}</summary>
+  <Fold summary={say`Why ${candidate.score} of 100`}>
     <Points candidate={candidate} />
-  </details>
+  </Fold>
 );
 
 const Points = ({ candidate: { reasons } }: { candidate: Candidate }) => (

@@ -2,7 +2,7 @@
 import { Button } from '@mui/material';
 import { CircleAlert, CircleCheck, Eye, Search } from 'lucide-react';
 import { isPlaced, type Finding, type FindingId } from '@/core/findings';
-import { Note, Part, useUnits } from '@/ui';
+import { FirstFew, Note, Part, useUnits } from '@/ui';
 import { findingFigure, findingWords, lowerFirst, remedyWords, sentenceFor } from '@/words';
 import { useOpenPiece } from '../piece-context';
 import type { PictureFindings } from '../use-analysis';
@@ -11,6 +11,9 @@ import { say } from '@/words/say';
 
 const ICONS = { act: CircleAlert, watch: Eye, good: CircleCheck } as const;
 const WORDS = { act: say`Spoils it:`, watch: say`Will show:`, good: say`Good:` } as const;
+/** The worst of them; the others are asked for. */
+const FIRST_FINDINGS = 2;
+
 /** What the pixels say, the worst first, each with what can be done about it at one press. */
 export function FindingsList({
   found,
@@ -34,17 +37,21 @@ export function FindingsList({
         </Note>
       )}
       {failure && <Note>{sentenceFor(failure, units)}</Note>}
-      <ul className={css.findings} data-testid="findings" aria-busy={busy}>
-        {findings.map((finding) => (
-          <FindingRow
-            key={finding.id}
-            finding={finding}
-            shown={finding.id === shownId}
-            onShow={() => onShow(finding.id === shownId ? null : finding.id)}
-            onPress={(patch, label) => changeAll(patch, label)}
-          />
-        ))}
-      </ul>
+      <FirstFew of={findings} few={FIRST_FINDINGS} testId="all-findings">
+        {(first) => (
+          <ul className={css.findings} data-testid="findings" aria-busy={busy}>
+            {first.map((finding) => (
+              <FindingRow
+                key={finding.id}
+                finding={finding}
+                shown={finding.id === shownId}
+                onShow={() => onShow(finding.id === shownId ? null : finding.id)}
+                onPress={(patch, label) => changeAll(patch, label)}
+              />
+            ))}
+          </ul>
+        )}
+      </FirstFew>
     </Part>
   );
 }

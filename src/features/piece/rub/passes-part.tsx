@@ -1,5 +1,5 @@
 'use client';
-import { NextRow, Note, Part, TextButton, TickRow, dated, useClock } from '@/ui';
+import { Fold, NextRow, Note, Part, TextButton, TickRow, dated, useClock } from '@/ui';
 import { SIGN_WHILE_RUBBING, WATER_WORDS, sentences } from '@/words';
 import { formatDuration } from '@/words/figures';
 import { say } from '@/words/say';
@@ -20,17 +20,19 @@ export function PassesPart({ rub }: { rub: Rub }) {
       ))}
       <EndOrGoOn rub={rub} />
       <Note>
-        {sentences(WATER_WORDS[planned.water].rule, say`Brush the rolls aside.`, say`Staying on one spot rubs a hole.`)}
+        {sentences(
+          WATER_WORDS[planned.water].rule,
+          say`Brush the rolls aside; staying on one spot rubs a hole.`,
+        )}
       </Note>
       {planned.water !== 'none' && (
-        <details className={css.signs}>
-          <summary>{say`What the paper says`}</summary>
-          <ul>
+        <Fold summary={say`What the paper says`}>
+          <ul className={css.signs}>
             {SIGN_WHILE_RUBBING.map((sign) => (
               <li key={sign}>{sign}</li>
             ))}
           </ul>
-        </details>
+        </Fold>
       )}
       <StationTools station="rub" />
     </Part>
@@ -43,8 +45,7 @@ function PassRow({ rub: { done, total }, pass, index }: { rub: Rub; pass: NonNul
   const steps = useStepDone();
   const rubbed = piece.rub.done[index];
   const dry = formatDuration(pass.dryMinutes / 60);
-  const after =
-    pass.number === total ? say`then dry ${dry} before it is mended` : say`then dry ${dry} and look for milky patches`;
+  const after = pass.number === total ? say`then dry ${dry} before it is mended` : say`then dry ${dry}`;
   return (
     <TickRow
       checked={index < done}

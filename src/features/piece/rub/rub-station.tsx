@@ -28,7 +28,9 @@ export function RubStation() {
   const { map } = plan.rub;
   const id = useId();
   // Before the first pass there is nothing of it to photograph: what is rubbed stands first.
-  const inspected = piece.lay.laidAt !== null && school?.removal === 'rub' && <InspectPart />;
+  const inspected = piece.lay.laidAt !== null && school?.removal === 'rub' && (
+    <InspectPart folded={done > 0 ? null : say`once it is rubbed`} />
+  );
   return (
     <StationLayout
       station="rub"
@@ -40,7 +42,7 @@ export function RubStation() {
           optics={opticsNow(piece, total)}
           caption={
             done === 0
-              ? say`Sections by their numbers, from the ring; hatched: haze stays; dotted: feel there; red rim: toner goes first.`
+              ? say`Numbers: sections, from the ring. Hatched: haze stays. Dotted: feel there. Red: toner goes first.`
               : say`After ${done} of ${total} passes, dry: what is milky is paper.`
           }
           overlay={() => (map && !finished ? <WorkOverlay map={map} id={id} /> : null)}

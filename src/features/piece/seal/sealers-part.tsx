@@ -1,7 +1,7 @@
 'use client';
 import type { PiecePlan } from '@/core/stations';
 import { SEALERS } from '@/core/craft';
-import { ChooseButton, Part } from '@/ui';
+import { ChooseButton, Fold, Part } from '@/ui';
 import { SEALER_WORDS, sealerReasons } from '@/words';
 import { say } from '@/words/say';
 import { useOpenPiece } from '../piece-context';
@@ -23,16 +23,15 @@ export function SealersPart() {
             <OfferRow key={offer.sealer.id} offer={offer} />
           ))}
       </ul>
-      <details className={css.others}>
-        <summary>{say`Not for this piece: ${unsuited.length} of ${SEALERS.length}`}</summary>
-        <ul>
+      <Fold summary={say`Not for this piece: ${unsuited.length} of ${SEALERS.length}`}>
+        <ul className={css.others}>
           {unsuited.map((offer) => (
             <li key={offer.sealer.id}>
               {SEALER_WORDS[offer.sealer.id].name}: {sealerReasons(offer, plan.method.sheen)}
             </li>
           ))}
         </ul>
-      </details>
+      </Fold>
     </Part>
   );
 }

@@ -2,9 +2,8 @@
 import { useState } from 'react';
 import { copierPlan, pagesThatHold } from '@/core/sheet';
 import type { SizeMm } from '@/core/shape';
-import { Fields, LengthField, Note, Wide, useUnits } from '@/ui';
+import { Fields, LengthField, Note, Part, Wide, useUnits } from '@/ui';
 import { sentenceFor, sentences } from '@/words';
-import css from './sheet.module.css';
 import { say } from '@/words/say';
 
 /** For those who bring a paper original to the copier: at how many percent. */
@@ -15,8 +14,7 @@ export function CopierPart({ print }: { print: SizeMm }) {
   const [originalMm, setOriginalMm] = useState<number | null>(null);
   const plan = originalMm === null ? null : copierPlan(originalMm, printMm);
   return (
-    <details className={css.more}>
-      <summary>{say`From a paper original, at the copier`}</summary>
+    <Part title={say`From a paper original`} folded={say`at the copier`}>
       <Fields>
         <LengthField
           label={say`Width of the original`}
@@ -42,7 +40,7 @@ export function CopierPart({ print }: { print: SizeMm }) {
           </Note>
         </Wide>
       </Fields>
-    </details>
+    </Part>
   );
 }
 

@@ -2,7 +2,7 @@
 import { Button, LinearProgress } from '@mui/material';
 import { useObjectUrl } from '@/features/shelf';
 import { SHOP_NAME, type ShopOptions } from '@/standins/copy-shop';
-import { ChoiceField, Fields, FigureField, NextRow, Note, SelectField, Wide, dated, useUnits } from '@/ui';
+import { ChoiceField, Fields, FigureField, NextRow, Note, Part, SelectField, Wide, dated, useUnits } from '@/ui';
 import { sayWith } from '@/ui/say-with';
 import { counted, sentenceFor } from '@/words';
 import { say } from '@/words/say';
@@ -26,8 +26,11 @@ export function ShopPart({ making }: { making: SheetMaking }) {
   const units = useUnits();
   const shop = useShop(making);
   return (
-    <details className={css.more} data-testid="copy-shop">
-      <summary>{say`At the copy shop (simulated): ${SHOP_NAME}`}</summary>
+    <Part
+      title={say`At the copy shop`}
+      folded={order ? say`ordered, number ${order.number}` : say`simulated: ${SHOP_NAME}`}
+      testId="copy-shop"
+    >
       <div className={css.shop}>
         <Note>{say`A stand-in on this computer: nothing leaves it. Its machine is a little wrong, as they are.`}</Note>
         <ShopFields shop={shop} />
@@ -43,7 +46,7 @@ export function ShopPart({ making }: { making: SheetMaking }) {
             ${order.price.toFixed(2)}, ready ${dated(order.readyAt, 'EEE d MMM HH:mm')}.`}</Note>
         )}
       </div>
-    </details>
+    </Part>
   );
 }
 

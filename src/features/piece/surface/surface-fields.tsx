@@ -12,7 +12,8 @@ import { ShapeField, ShapeFields } from './shape-fields';
 
 /** What the blank is made of, its shape and measures, and what is on it. */
 export function SurfaceFields() {
-  const { piece, change } = useOpenPiece();
+  const { piece, plan, change } = useOpenPiece();
+  const { blank } = plan.surface;
   const { system } = useUnits();
   return (
     <Part title={say`Change`}>
@@ -34,11 +35,13 @@ export function SurfaceFields() {
         <CoatFields />
         <Colours />
       </Fields>
-      <Note apart>
-        {system === 'inch'
-          ? say`Type sizes as you read them: 11 3/4, 11.75", or 1' 2".`
-          : say`Type sizes as you read them: 30, 30cm, 300 mm, or 11 3/4 in.`}
-      </Note>
+      {!blank && (
+        <Note apart>
+          {system === 'inch'
+            ? say`Type sizes as you read them: 11 3/4, 11.75", or 1' 2".`
+            : say`Type sizes as you read them: 30, 30cm, 300 mm, or 11 3/4 in.`}
+        </Note>
+      )}
     </Part>
   );
 }
