@@ -45,7 +45,7 @@ export {
 } from './methods';
 export { PIGMENT_NAMES, STOP_POINT_WORDS, WEAR_NAMES, mixDoubt, mixWords, wayOutWords, wearWanted } from './mending';
 export { REMARK_WORDS } from './pictures';
-export { prepTitle, prepWhy } from './preparation';
+export { mixWash, prepTitle, prepWhy } from './preparation';
 export { REPAIR_WORDS } from './repairs';
 export { SIGN_WHILE_RUBBING, WATER_WORDS } from './rubbing';
 export { CORNER_WORDS, GOES_FIRST_WORDS, SPOT_WORDS, WORK_KIND_WORDS, sectionPlace } from './work-map';

@@ -1,6 +1,8 @@
+import { baseCoatById, type BaseCoatId } from '@/core/craft';
 import type { PrepCode, PrepStep } from '@/core/stations';
 import { BASE_COAT_WORDS } from './craft';
-import { said } from './say';
+import { said, say } from './say';
+import type { Wording } from './units';
 
 interface PrepWords {
   title: string;
@@ -70,5 +72,13 @@ const PREP_WORDS: Readonly<Record<PrepCode, PrepWords>> = said({
 /** “Base coat: chalk-type paint”. */
 export const prepTitle = ({ code, coat }: Pick<PrepStep, 'code' | 'coat'>): string =>
   coat === null ? PREP_WORDS[code].title : `${PREP_WORDS[code].title}: ${BASE_COAT_WORDS[coat].inText}`;
+
+/** How a coat is mixed that isn't brushed on as it comes; null where it is. */
+export function mixWash(coat: BaseCoatId | null, paintMl: number, units: Wording): string | null {
+  const parts = coat === null ? 0 : baseCoatById(coat).waterParts;
+  if (parts === 0 || paintMl === 0) return null;
+  return say`Mix ${units.volume(paintMl)} of paint with ${units.volume(paintMl * parts)} of water, brush it on along the
+    grain and wipe it back: the thinner, the more grain shows.`;
+}
 
 export const prepWhy = (code: PrepCode): string => PREP_WORDS[code].why;

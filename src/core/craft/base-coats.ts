@@ -14,13 +14,33 @@ export interface BaseCoatRecord {
   hidesGrain: boolean;
   /** Thinned to whiten the ground without covering it. */
   wash: boolean;
+  /** Of water to one part of paint; 1 to 2 are usual for a wash. */
+  waterParts: number;
   oven: OvenHarm | null;
 }
 
 export const BASE_COATS: readonly BaseCoatRecord[] = [
-  { id: 'none', dryHours: 0, colour: '', opacity: 0, hidesGrain: false, wash: false, oven: null },
-  { id: 'white-wash', dryHours: 1, colour: '#f2ead9', opacity: 0.55, hidesGrain: false, wash: true, oven: null },
-  { id: 'chalk-type-paint', dryHours: 2, colour: '#f4f1e8', opacity: 0.97, hidesGrain: true, wash: false, oven: null },
+  { id: 'none', dryHours: 0, colour: '', opacity: 0, hidesGrain: false, wash: false, waterParts: 0, oven: null },
+  {
+    id: 'white-wash',
+    dryHours: 1,
+    colour: '#f2ead9',
+    opacity: 0.55,
+    hidesGrain: false,
+    wash: true,
+    waterParts: 1.5,
+    oven: null,
+  },
+  {
+    id: 'chalk-type-paint',
+    dryHours: 2,
+    colour: '#f4f1e8',
+    opacity: 0.97,
+    hidesGrain: true,
+    wash: false,
+    waterParts: 0,
+    oven: null,
+  },
   {
     id: 'acrylic-paint',
     dryHours: 2,
@@ -28,9 +48,19 @@ export const BASE_COATS: readonly BaseCoatRecord[] = [
     opacity: 0.96,
     hidesGrain: true,
     wash: false,
+    waterParts: 0,
     oven: 'acrylic-base',
   },
-  { id: 'gesso', dryHours: 4, colour: '#fbfaf7', opacity: 0.97, hidesGrain: true, wash: false, oven: 'acrylic-base' },
+  {
+    id: 'gesso',
+    dryHours: 4,
+    colour: '#fbfaf7',
+    opacity: 0.97,
+    hidesGrain: true,
+    wash: false,
+    waterParts: 0,
+    oven: 'acrylic-base',
+  },
 ];
 
 export const baseCoatById = (id: BaseCoatId): BaseCoatRecord => {

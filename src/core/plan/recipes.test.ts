@@ -319,6 +319,9 @@ describe('preparation', () => {
     expect(made.surface.faceMm2).toBeCloseTo(faceMm2, 6);
     expect(made.surface.paintMl).toBeCloseTo(((faceMm2 * 100) / 1e6) * 1.12 * (1.25 + 1), 6);
     expect(made.keep.cost.lines).toContainEqual({ item: 'paint', amount: (10 * made.surface.paintMl) / 250 });
+    // Of a wash most is water: one coat of the same film, two fifths of it paint.
+    const washed = plan(withPatch(board, { surface: { baseCoat: 'white-wash' } }));
+    expect(washed.surface.paintMl).toBeCloseTo((((faceMm2 * 100) / 1e6) * 1.12 * 1.25) / 2.5, 6);
     const coat: StepId = { kind: 'prepare', code: 'base-coat-2' };
     expect(needOf(coat, board, plan(board))?.amount).toBeCloseTo(made.surface.paintMl / 2, 6);
   });

@@ -58,6 +58,19 @@ describe('steps as cards at the bench', () => {
   );
 
   const cards = (school: string, id: string) => runsOf(PIECES[school]).find(({ step }) => step.id === id)?.run;
+  it('a wash says how much water goes to how much paint, other coats nothing of the kind', () => {
+    const mixOf = (baseCoat: Piece['surface']['baseCoat']) => {
+      const piece = on({ kind: 'soft-wood', finish: 'bare', baseCoat }, {});
+      const found = runsOf(piece).find(({ step }) => step.id === 'base-coat')!;
+      return { text: found.run.cards[0].text, ml: planPiece(piece, PICTURE, NOW).surface.paintMl };
+    };
+    const wash = mixOf('white-wash');
+    expect(wash.text).toContain(units.volume(wash.ml));
+    expect(wash.text).toContain(units.volume(wash.ml * 1.5));
+    expect(wash.text).toMatch(/water.*wipe it back/s);
+    expect(mixOf('chalk-type-paint').text).not.toContain('water');
+  });
+
   it('the open time begins with the first stroke, once', () => {
     for (const school of ['dry-and-rub', 'opaque-base', 'varnish-bed'])
       expect(cards(school, 'lay')?.cards.filter(({ timer }) => timer?.stroke)).toHaveLength(1);

@@ -1,4 +1,4 @@
-import { groundOf, schoolById, surfaceById, type CautionId, type SurfaceRecord } from '@/core/craft';
+import { baseCoatById, groundOf, schoolById, surfaceById, type CautionId, type SurfaceRecord } from '@/core/craft';
 import { bareSidesMm2, reachedFaceMm2, resolveBlank } from '@/core/shape';
 import { pictureWindow } from '@/core/sheet';
 import { typedRoom } from '../air';
@@ -119,13 +119,13 @@ function answer(
   };
 }
 
-/** Of all coats: the first drinks as the bare stuff does, later ones lie on paint; ml. */
+/** Paint as it comes out of its tin, of all coats: the first drinks as the bare stuff does, later ones lie on paint; ml. */
 function paintFor({ surface: choice }: Job, record: SurfaceRecord, faceMm2: number): number {
   const coats = paintCoats(choice, record);
   if (coats === 0) return 0;
   const film = (faceMm2 * PAINT_FILM_UM) / UM_MM2_PER_ML;
   const first = groundOf(record, { finish: choice.finish, baseCoat: 'none' }).absorbency;
-  return film * (1 + LOSS_SHARE) * (first + coats - 1);
+  return (film * (1 + LOSS_SHARE) * (first + coats - 1)) / (1 + baseCoatById(choice.baseCoat).waterParts);
 }
 
 export const surface: Station<'surface', 'picture'> = {

@@ -3,8 +3,8 @@ import { useState } from 'react';
 import { MS_PER_HOUR } from '@/core/shared';
 import type { PrepStep } from '@/core/stations';
 import { WhenDone } from '@/features/agenda';
-import { Part, TickRow, useClock } from '@/ui';
-import { lowerFirst, prepTitle, prepWhy, sentences, toolList } from '@/words';
+import { Part, TickRow, useClock, useUnits } from '@/ui';
+import { lowerFirst, mixWash, prepTitle, prepWhy, sentences, toolList } from '@/words';
 import { formatDuration } from '@/words/figures';
 import { say } from '@/words/say';
 import { useOpenPiece } from '../piece-context';
@@ -29,6 +29,8 @@ export function PreparePart() {
 
 /** One step of preparing; one that what comes before it leaves no time for is asked about. */
 function PrepRow({ step, checked }: { step: PrepStep; checked: boolean }) {
+  const { plan } = useOpenPiece();
+  const units = useUnits();
   const steps = useStepDone();
   const clock = useClock();
   const [asking, setAsking] = useState(false);
@@ -48,7 +50,13 @@ function PrepRow({ step, checked }: { step: PrepStep; checked: boolean }) {
       <TickRow checked={checked} onToggle={press}>
         {prepTitle(step)}
         {step.hours > 0 && <>, {say`then dry ${formatDuration(step.hours)}`}</>}
-        <small>{sentences(prepWhy(step.code), step.tools.length > 0 && say`With: ${toolList(step.tools)}.`)}</small>
+        <small>
+          {sentences(
+            mixWash(step.coat, plan.surface.paintMl, units),
+            prepWhy(step.code),
+            step.tools.length > 0 && say`With: ${toolList(step.tools)}.`,
+          )}
+        </small>
       </TickRow>
       {asking && <WhenDone onDone={finish} onNot={() => setAsking(false)} />}
     </>
