@@ -92,7 +92,7 @@ test('a helper with two evenings takes what they may do, and nothing else', asyn
     expect([6, 0]).toContain(new Date(starts[key] ?? 0).getDay());
     expect(key).not.toMatch(/\/(seal-|mend|sand|scuff|strip|lead-test|base-coat)/);
   }
-  await page.getByRole('radio', { name: 'Hands' }).check();
+  await page.getByRole('radio', { name: 'Hands' }).click();
   await expect(page.getByTestId('timeline')).toContainText('Ada');
 });
 
@@ -172,7 +172,7 @@ test('a piece is put away, found again by its words, and taken out; another is m
   await expect(page.getByRole('main')).not.toContainText('Crest bucket');
 
   await page.goto(`${DEMO_URL}/pieces`);
-  await page.getByRole('radio', { name: /Put away/ }).check();
+  await page.getByRole('radio', { name: /Put away/ }).click();
   await page.getByLabel('Find a piece').fill('ottilie beeswax');
   await expect(shelf).toHaveCount(1);
   await page.getByTestId('choose-several').click();
@@ -180,7 +180,7 @@ test('a piece is put away, found again by its words, and taken out; another is m
   await page.getByTestId('put-away').click();
   await expect(shelf).toHaveCount(0);
   await page.getByLabel('Find a piece').fill('');
-  await page.getByRole('radio', { name: 'In work' }).check();
+  await page.getByRole('radio', { name: 'In work' }).click();
   await expect(shelf).toHaveCount(8);
   await choose(page, 'filter-surface', /metal/i);
   await expect(shelf).toHaveCount(1);

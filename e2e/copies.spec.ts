@@ -129,7 +129,7 @@ test('a removed piece lies in the bin; a change of the stash or the hours is tak
   await page.goto(`${DEMO_URL}/stash`);
   await expect(rows).toHaveCount(count);
   await page.goto(`${DEMO_URL}/ahead`);
-  await page.getByRole('radio', { name: 'Late, but safe' }).check();
+  await page.getByRole('radio', { name: 'Late, but safe' }).click();
   await page.getByRole('button', { name: 'Undo: how steps are placed' }).click();
   await expect(page.getByRole('radio', { name: 'Soon' })).toBeChecked();
 });

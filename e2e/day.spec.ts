@@ -57,7 +57,7 @@ test('eight pieces are planned to the reopening day; one late step moves its own
   await openDemo(page, '/ahead');
   await expect(answer(page)).toContainText('Everything is done by', { timeout: 20_000 });
   await quiet(page);
-  await page.getByRole('radio', { name: '4 weeks' }).check();
+  await page.getByRole('radio', { name: '4 weeks' }).click();
   const others = [
     'departures-board',
     'fern-marker',
@@ -70,7 +70,7 @@ test('eight pieces are planned to the reopening day; one late step moves its own
   for (const piece of ['viaduct', ...others]) expect((await standing(page, `demo-${piece}`)).length).toBeGreaterThan(0);
 
   // Late by a day: its own piece follows; of all others only what shared something it got ready, if anything, moves.
-  await page.getByRole('radio', { name: 'Week', exact: true }).check();
+  await page.getByRole('radio', { name: 'Week', exact: true }).click();
   const standingOfOthers = async () =>
     (await Promise.all(others.map((piece) => standing(page, `demo-${piece}`)))).flat();
   const [viaduct, before] = [await standing(page, 'demo-viaduct'), await standingOfOthers()];
@@ -119,7 +119,7 @@ test('a step is dragged, pinned, and let go again; the plan goes out as a calend
 }, info) => {
   await openDemo(page, '/ahead');
   await quiet(page);
-  await page.getByRole('radio', { name: '2 days' }).check();
+  await page.getByRole('radio', { name: '2 days' }).click();
   // Which steps stand in these two days is the search's affair: the first one will do.
   const step = block(page, (await page.locator('[data-step]').first().getAttribute('data-step')) ?? '');
   const box = await step.boundingBox();

@@ -61,7 +61,7 @@ test('a slider answers on the specimen while it moves, and is kept when it is le
   await openStation(page, 'Picture');
   await findingsSettled(page);
   await expect(finding(page, 'dark')).toHaveAttribute('data-weight', 'act');
-  await page.getByRole('radio', { name: 'On the piece' }).check();
+  await page.getByRole('radio', { name: 'On the piece' }).click();
   await drawn(page, 'look');
   const before = Number(await page.getByTestId('look').getAttribute('data-drawn'));
   await openPart(page, 'Tone');
@@ -204,7 +204,7 @@ test('lettering on an arc lands on the piece and in the print; traced lettering 
   await typeInto(page, 'lettering-words', 'UPPER WREN');
   await typeInto(page, 'lettering-size', '12 mm');
   await typeInto(page, 'lettering-y', '80 mm');
-  await page.getByRole('radio', { name: 'Arch' }).check();
+  await page.getByRole('radio', { name: 'Arch' }).click();
   await typeInto(page, 'lettering-radius', '9 cm');
   await settled(page);
   const boxOf = async () =>
@@ -226,7 +226,7 @@ test('lettering on an arc lands on the piece and in the print; traced lettering 
   const moved = await make('moved.pdf');
   await openStation(page, 'Picture');
   await openPart(page, 'Lettering and more pictures');
-  await page.getByRole('radio', { name: 'Traced and painted' }).check();
+  await page.getByRole('radio', { name: 'Traced and painted' }).click();
   await settled(page);
   await openStation(page, 'Method');
   await openPart(page, 'In this order');

@@ -118,8 +118,8 @@ test('a wrapped canvas with its edge mirrored on the sides, corners folded', asy
   await typeInto(page, 'wrap-depth', '15 mm');
   await typeInto(page, 'wrap-tuck', '10 mm');
   await method(page);
-  await page.getByRole('radiogroup', { name: 'Sides' }).getByRole('radio', { name: 'Edge mirrored' }).check();
-  await page.getByRole('radiogroup', { name: 'Corners' }).getByRole('radio', { name: 'Folded' }).check();
+  await page.getByRole('radiogroup', { name: 'Sides' }).getByRole('radio', { name: 'Edge mirrored' }).click();
+  await page.getByRole('radiogroup', { name: 'Corners' }).getByRole('radio', { name: 'Folded' }).click();
   await settled(page);
   const file = await pdf(page, info.outputPath('canvas.pdf'));
   const sheet = await drawn(file, 1);
@@ -145,9 +145,9 @@ test('slats: the gap skipped, the picture spread, the whole on each', async ({ p
   await method(page);
   await noMargins(page);
   await expect(page.getByText('26 × 12 cm').first()).toBeVisible();
-  await page.getByRole('radio', { name: 'Spread over them' }).check();
+  await page.getByRole('radio', { name: 'Spread over them' }).click();
   await expect(page.getByText(/printed as 2835 × 1417 dots/)).toBeVisible();
-  await page.getByRole('radio', { name: 'The whole on each' }).check();
+  await page.getByRole('radio', { name: 'The whole on each' }).click();
   await expect(page.getByText('3 prints', { exact: true })).toBeVisible();
   const file = await pdf(page, info.outputPath('slats.pdf'));
   expect(pageBoxMm(file).pages).toBe(1);
@@ -196,7 +196,7 @@ test('a motif is cut close, an edge torn, a layer traced on its own sheet', asyn
   await piece(page, 'Leaf', /^Soft wood/, '20 cm', '14 cm', leaf);
   await method(page);
   await openPart(page, 'How it lies');
-  await page.getByRole('radio', { name: 'Close round the motif' }).check();
+  await page.getByRole('radio', { name: 'Close round the motif' }).click();
   await page.getByTestId('find-motif').click();
   await expect(page.getByText('One outline found.')).toBeVisible({ timeout: 20_000 });
   await expect(page.getByText('what lands, once it is trimmed')).toBeVisible();
@@ -207,7 +207,7 @@ test('a motif is cut close, an edge torn, a layer traced on its own sheet', asyn
     },
   ] = (await storedPieces(page)) as { sheet: { motif: { rings: unknown[][] } } }[];
   expect(motif.rings).toHaveLength(1);
-  await page.getByRole('radiogroup', { name: 'Edge' }).getByRole('radio', { name: 'Torn' }).check();
+  await page.getByRole('radiogroup', { name: 'Edge' }).getByRole('radio', { name: 'Torn' }).click();
   await expect(page.getByText(/where to tear/)).toBeVisible();
 });
 

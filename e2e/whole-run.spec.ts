@@ -34,7 +34,7 @@ test('from a photo that lies on its side to a printed sheet that is checked', as
     await choosePicture(page, photo);
     await expect(page.getByText('4000 × 3000 pixels')).toBeVisible();
     await expect(answer(page)).toHaveText('Say whether there is lettering, or will be.');
-    await page.getByRole('radio', { name: 'It has lettering, or will have' }).check();
+    await page.getByRole('radio', { name: 'It has lettering, or will have' }).click();
     await choose(page, 'crop-ratio', 'As the blank');
   });
 

@@ -1,7 +1,15 @@
 export { PAPER_IDS, UNPRINTABLE_MM, pageSize, paperOf, type Orientation, type Paper, type PaperId } from './papers';
 export type { Line } from './line';
 export { placeMatrix, type PlacedPrint, type SheetLayout, type SheetPack } from './sheet-page';
-export { DEFAULT_OVERLAP_MM, MAX_PRINT_MM, layoutPack, lessForOnePage, pagesThatHold, type LayoutCode } from './pack';
+export {
+  DEFAULT_OVERLAP_MM,
+  MAX_PRINT_MM,
+  layoutPack,
+  lessForFewerPages,
+  lessForOnePage,
+  pagesThatHold,
+  type LayoutCode,
+} from './pack';
 export { barIsTrue, barVerdict, type BarVerdict } from './bar';
 export { copierPlan, type CopierCode } from './copier';
 export {

@@ -60,6 +60,46 @@ export function lessForOnePage(print: SizeMm, paper: Paper, marginMm: number): S
   return least.widthMm + least.heightMm === 0 ? null : least;
 }
 
+/** What is taken off is known to this. */
+const LESS_STEP_MM = 0.5;
+
+/**
+ * By how much a print over several pages must be narrower, lower or both to take fewer of them.
+ *
+ * @param mostMm more than this is another picture
+ * @returns the least that is to be taken off, mm, with the pages it takes then; null where nothing within it helps
+ */
+export function lessForFewerPages(
+  print: SizeMm,
+  choice: LayoutChoice,
+  mostMm: number,
+): { less: SizeMm; pages: number } | null {
+  const pagesOf = (lessX: number, lessY: number): number => {
+    const pack = layoutPack([{ widthMm: print.widthMm - lessX, heightMm: print.heightMm - lessY }], choice);
+    return pack.ok ? pack.value.pages.length : Infinity;
+  };
+  const now = pagesOf(0, 0);
+  const found = SHRUNK.flatMap(([x, y]) => {
+    if (!(pagesOf(x * mostMm, y * mostMm) < now)) return [];
+    let [tooLittle, enough] = [0, mostMm];
+    while (enough - tooLittle > LESS_STEP_MM) {
+      const middle = (tooLittle + enough) / 2;
+      if (pagesOf(x * middle, y * middle) < now) enough = middle;
+      else tooLittle = middle;
+    }
+    return [{ less: { widthMm: x * enough, heightMm: y * enough }, pages: pagesOf(x * enough, y * enough) }];
+  });
+  const taken = ({ less }: { less: SizeMm }) => less.widthMm + less.heightMm;
+  return found.sort((a, b) => taken(a) - taken(b))[0] ?? null;
+}
+
+/** Narrower, lower, or both alike. */
+const SHRUNK = [
+  [1, 0],
+  [0, 1],
+  [1, 1],
+] as const;
+
 /** Papers and ways round that hold the print on one page. */
 export const pagesThatHold = (
   print: SizeMm,

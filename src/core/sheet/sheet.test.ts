@@ -11,6 +11,7 @@ import {
   barVerdict,
   formPrint,
   layoutPack,
+  lessForFewerPages,
   pagesThatHold,
   paperOf,
   type Line,
@@ -113,6 +114,44 @@ describe('laying a print out on a page', () => {
       expect(named.map(({ id }) => id)).toEqual(printKind === null ? [] : [printKind]);
     },
   );
+
+  describe('a little less of it would take fewer pages', () => {
+    const letter = { paper: paperOf('letter', OWN), orientation: 'auto' as const, overlapMm: 9.525, marginMm: 5 };
+    const pagesOf = (print: { widthMm: number; heightMm: number }) => {
+      const made = layoutPack([print], letter);
+      return made.ok ? made.value.pages.length : NaN;
+    };
+    it('14 1/2 × 11 in on Letter takes four; some 26 mm off its height two', () => {
+      const board = { widthMm: 368.3, heightMm: 279.4 };
+      expect(pagesOf(board)).toBe(4);
+      const fewer = lessForFewerPages(board, letter, 30);
+      expect(fewer).toMatchObject({ pages: 2, less: { widthMm: 0 } });
+      expect(fewer?.less.heightMm).toBeLessThan(27);
+    });
+    it('is the least of it: what is offered takes so many, half a millimetre less doesn’t', () => {
+      fc.assert(
+        fc.property(fc.integer({ min: 200, max: 700 }), fc.integer({ min: 200, max: 700 }), (widthMm, heightMm) => {
+          const fewer = lessForFewerPages({ widthMm, heightMm }, letter, 30);
+          if (!fewer) return;
+          const { less, pages } = fewer;
+          const at = (spare: number) =>
+            pagesOf({
+              widthMm: widthMm - Math.max(0, less.widthMm - (less.widthMm > 0 ? spare : 0)),
+              heightMm: heightMm - Math.max(0, less.heightMm - (less.heightMm > 0 ? spare : 0)),
+            });
+          expect(at(0)).toBe(pages);
+          expect(pages).toBeLessThan(pagesOf({ widthMm, heightMm }));
+          expect(at(0.51)).toBeGreaterThan(pages);
+          expect(Math.max(less.widthMm, less.heightMm)).toBeLessThanOrEqual(30);
+        }),
+        { numRuns: 40 },
+      );
+    });
+    it('nothing is offered where nothing within reach helps, or one page holds it', () => {
+      expect(lessForFewerPages({ widthMm: 100, heightMm: 100 }, letter, 30)).toBeNull();
+      expect(lessForFewerPages({ widthMm: 368.3, heightMm: 279.4 }, letter, 3)).toBeNull();
+    });
+  });
 
   it('takes the commonest print on Letter: 8 × 10 in', () => {
     expect(onePage({ widthMm: 203.2, heightMm: 254 }, 'letter', 'portrait').orientation).toBe('portrait');

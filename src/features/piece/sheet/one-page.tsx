@@ -1,6 +1,7 @@
 'use client';
 import { Button } from '@mui/material';
-import { UNPRINTABLE_MM, lessForOnePage, pagesThatHold, paperOf } from '@/core/sheet';
+import type { SizeMm } from '@/core/shape';
+import { UNPRINTABLE_MM, lessForFewerPages, lessForOnePage, pagesThatHold, paperOf } from '@/core/sheet';
 import { useStash } from '@/features/at-hand';
 import { NextRow, Note, useUnits } from '@/ui';
 import { eitherOf } from '@/words';
@@ -14,6 +15,13 @@ const ONE_PAGE_SPARE_MM = 0.25;
 type Holding = ReturnType<typeof pagesThatHold>[number];
 const paperWay = ({ paper, orientation }: Holding) =>
   orientation === 'landscape' ? say`${paper.name} landscape` : say`${paper.name} portrait`;
+
+/** On each of two sides. */
+const widerBy = ({ widthMm, heightMm }: SizeMm): number => Math.max(widthMm, heightMm) / 2 + ONE_PAGE_SPARE_MM;
+const waysOf = ({ widthMm, heightMm }: SizeMm): string => {
+  if (widthMm > 0 && heightMm > 0) return say`all round`;
+  return widthMm > 0 ? say`left and right` : say`above and below`;
+};
 
 /** Of one print over several pages: a little less of it, or another paper, would be one page. @param pages it takes now */
 export function OnePage({ pages }: { pages: number }) {
@@ -31,10 +39,22 @@ export function OnePage({ pages }: { pages: number }) {
       : null;
   /** Said first where it is a few millimetres. */
   const onePage = less && less.widthMm + less.heightMm <= MOST_LESS_MM ? less : null;
-  const toOnePage = () => {
-    if (!onePage) return;
+  const fewer =
+    blank?.layout.kind === 'plain'
+      ? lessForFewerPages(
+          print.picture,
+          {
+            paper,
+            orientation: sheet.orientation,
+            overlapMm: sheet.overlapMm,
+            marginMm: atHand.truth.marginMm ?? UNPRINTABLE_MM,
+          },
+          MOST_LESS_MM,
+        )
+      : null;
+  const take = (less: SizeMm, label: string) => {
     const { margins } = sheet;
-    const [x, y] = [onePage.widthMm, onePage.heightMm].map((mm) => (mm > 0 ? mm / 2 + ONE_PAGE_SPARE_MM : 0));
+    const [x, y] = [less.widthMm, less.heightMm].map((mm) => (mm > 0 ? mm / 2 + ONE_PAGE_SPARE_MM : 0));
     change(
       'sheet',
       {
@@ -45,7 +65,7 @@ export function OnePage({ pages }: { pages: number }) {
           rightMm: margins.rightMm + (x ?? 0),
         },
       },
-      say`one page`,
+      label,
     );
   };
   return (
@@ -54,10 +74,20 @@ export function OnePage({ pages }: { pages: number }) {
         <NextRow>
           <Button
             variant="contained"
-            onClick={toOnePage}
+            onClick={() => take(onePage, say`one page`)}
             data-testid="one-page"
           >{say`One page instead of ${pages}`}</Button>
-          <Note>{say`with margins ${units.length(Math.max(onePage.widthMm, onePage.heightMm) / 2 + ONE_PAGE_SPARE_MM)} wider`}</Note>
+          <Note>{say`with margins ${units.length(widerBy(onePage))} wider`}</Note>
+        </NextRow>
+      )}
+      {fewer && !onePage && (
+        <NextRow>
+          <Button
+            variant="outlined"
+            onClick={() => take(fewer.less, say`fewer pages`)}
+            data-testid="fewer-pages"
+          >{say`${fewer.pages} pages instead of ${pages}`}</Button>
+          <Note>{say`with margins ${units.length(widerBy(fewer.less))} wider ${waysOf(fewer.less)}`}</Note>
         </NextRow>
       )}
       {holding.length > 0 && (
