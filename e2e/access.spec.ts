@@ -3,7 +3,18 @@ import { join } from 'node:path';
 import { execFileSync } from 'node:child_process';
 import type { Locator, Page } from '@playwright/test';
 import { STATIONS } from '../src/core/stations';
-import { DEMO_URL, PLACES, answer, fits, openDemo, openPart, openStation, settled, stands, storedRecord } from './support/page';
+import {
+  DEMO_URL,
+  PLACES,
+  answer,
+  fits,
+  openDemo,
+  openPart,
+  openStation,
+  settled,
+  stands,
+  storedRecord,
+} from './support/page';
 import { tabTo } from './support/tab-to';
 import { pageBoxMm } from './support/reading';
 import { expect, test } from './support/test';

@@ -1,4 +1,5 @@
 'use client';
+import { toggled } from '@/core/shared';
 import { MenuItem, TextField } from '@mui/material';
 import { useRouter, useSearchParams } from 'next/navigation';
 import { useMemo, useState } from 'react';
@@ -34,7 +35,7 @@ export function FaultsPage() {
   const toggle = (sign: FaultSignId) =>
     setObserved({
       ...observed,
-      seen: observed.seen.includes(sign) ? observed.seen.filter((one) => one !== sign) : [...observed.seen, sign],
+      seen: toggled(observed.seen, sign),
       notSeen: observed.notSeen.filter((one) => one !== sign),
     });
   return (

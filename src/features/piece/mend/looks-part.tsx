@@ -1,4 +1,5 @@
 'use client';
+import { toggled } from '@/core/shared';
 import { useMemo, useState } from 'react';
 import { mixesFor, wornShare } from '@/core/advice';
 import { LIKED_BY_PRESS, frameStrips, type LikedRepair, type RepairId, type Wear, type WearPlace } from '@/core/mend';
@@ -51,15 +52,9 @@ function Likes({ offered }: { offered: readonly LikedRepair[] }) {
   const { piece, change } = useOpenPiece();
   const { liked } = piece.mend;
   return offered.map((id) => {
-    const isLiked = liked.includes(id);
-    const toggle = () =>
-      change(
-        'mend',
-        { liked: isLiked ? liked.filter((other) => other !== id) : [...liked, id] },
-        REPAIR_WORDS[id].inText,
-      );
+    const toggle = () => change('mend', { liked: toggled(liked, id) }, REPAIR_WORDS[id].inText);
     return (
-      <TickRow key={id} checked={isLiked} onToggle={toggle}>
+      <TickRow key={id} checked={liked.includes(id)} onToggle={toggle}>
         {REPAIR_WORDS[id].title}
         <small>{REPAIR_WORDS[id].why}</small>
       </TickRow>

@@ -1,4 +1,5 @@
 'use client';
+import { toggled } from '@/core/shared';
 import type { Repair } from '@/core/mend';
 import { Fold, Part, TickRow } from '@/ui';
 import { REPAIR_WORDS, sentences } from '@/words';
@@ -27,15 +28,9 @@ export function RepairsPart({
   return (
     <Part title={title}>
       {repairs.map(({ id }) => {
-        const isDone = done.includes(id);
-        const toggle = () =>
-          change(
-            'mend',
-            { done: isDone ? done.filter((other) => other !== id) : [...done, id] },
-            REPAIR_WORDS[id].inText,
-          );
+        const toggle = () => change('mend', { done: toggled(done, id) }, REPAIR_WORDS[id].inText);
         return (
-          <TickRow key={id} checked={isDone} onToggle={toggle}>
+          <TickRow key={id} checked={done.includes(id)} onToggle={toggle}>
             {REPAIR_WORDS[id].title}
             {id === next && <small>{howWhy(id)}</small>}
           </TickRow>

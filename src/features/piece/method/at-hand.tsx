@@ -1,4 +1,5 @@
 'use client';
+import { toggled } from '@/core/shared';
 import { PRINTS, type BinderId } from '@/core/craft';
 import type { PrinterAtHand } from '@/core/at-hand';
 import { ITEM_BOUNDS, itemsOf, newItem, type StashItem } from '@/records';
@@ -43,13 +44,7 @@ export function AtHandPart() {
         <TickRow
           key={print.id}
           checked={stash.papers.includes(print.id)}
-          onToggle={() =>
-            void change({
-              papers: stash.papers.includes(print.id)
-                ? stash.papers.filter((id) => id !== print.id)
-                : [...stash.papers, print.id],
-            })
-          }
+          onToggle={() => void change({ papers: toggled(stash.papers, print.id) })}
         >
           {PRINT_WORDS[print.id].name}
         </TickRow>
