@@ -91,6 +91,7 @@ export { handsAtLay } from './lay';
 export { isRubbed, passDryAt } from './rub';
 export { isSealed } from './seal';
 export { isPrintRefused } from './sheet';
+export { fewerPages, type PagesOffer } from './fewer-pages';
 export { sealDatesOf } from './seal-dates';
 export type { PrepStep } from './surface/preparation';
 export { asksPaintAge } from './surface/preparation';

@@ -34,8 +34,11 @@ export function LooksPart({ read, rim }: { read: ReadHoles | null; rim: Rim | nu
     <Part
       title={say`If you like it so`}
       folded={
-        remarks(wear && say`worn`, glaze && say`stained`, ...liked.map((id) => REPAIR_WORDS[id].inText)) ||
-        say`nothing of it`
+        remarks(
+          wear && say`worn`,
+          glaze && say`stained`,
+          ...likes.filter((id) => liked.includes(id)).map((id) => REPAIR_WORDS[id].inText),
+        ) || say`nothing of it`
       }
     >
       <Likes offered={likes} />
