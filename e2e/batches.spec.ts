@@ -364,6 +364,6 @@ test('a set of six from a table with names and pictures: each its own lettering,
   await expect(shelf).toHaveCount(8, { timeout: 20_000 });
   await page.getByTestId('notice').getByRole('button', { name: 'Bring back' }).click();
   await expect(shelf).toHaveCount(9, { timeout: 20_000 });
-  await page.getByRole('button', { name: 'Templates: 1' }).click();
+  await page.getByRole('radio', { name: 'Templates: 1' }).click();
   await expect(shelf).toHaveCount(1);
 });
