@@ -121,6 +121,7 @@ test('methods: another print opens another school; label values hold for all pie
   await page.locator('summary', { hasText: 'On the label of your' }).click();
   await typeInto(page, 'label-film', '180');
   await openStation(page, 'Lay');
+  await openPart(page, 'Because');
   await expect(page.getByText('180 µm')).toBeVisible();
   await openStation(page, 'Rub');
   await expect(page.getByText('Wet the back evenly for 15 to 30 s.').first()).toBeVisible();
@@ -134,6 +135,7 @@ test('a wrapped canvas, slats and a tapered vessel: typed, dragged, and both agr
   await typeInto(page, 'wrap-depth', '16 mm');
   await typeInto(page, 'wrap-tuck', '10 mm');
   // Front 280 cm², and 26 mm round its 680 mm.
+  await openPart(page, 'Because');
   await expect(page.getByText('front, sides and tuck to cover')).toBeVisible();
   await expect(page.getByText('457 cm²')).toBeVisible();
   const handle = page.getByTestId('depth-handle');

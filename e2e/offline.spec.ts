@@ -2,7 +2,7 @@ import { readFileSync, writeFileSync } from 'node:fs';
 import { createServer } from 'node:http';
 import type { Page } from '@playwright/test';
 import { STATIONS } from '../src/core/stations';
-import { DEMO_URL, answer, openDemo, ringIn, settled, stands, tourOf } from './support/page';
+import { DEMO_URL, answer, openDemo, openPart, ringIn, settled, stands, tourOf } from './support/page';
 import { ownServer } from './support/server';
 import { expect, test } from './support/test';
 
@@ -76,7 +76,7 @@ test('after one visit every place and station opens without the server, by link 
   await settled(page);
   await page.reload();
   await expect(page.getByLabel('Name of the piece')).toHaveValue('Viaduct, away');
-  await page.getByTestId('copy-shop').getByText('copy shop', { exact: false }).first().click();
+  await openPart(page, 'At the copy shop');
   await page.getByTestId('shop-quote').click();
   await expect(page.getByText('does not answer')).toBeVisible({ timeout: 60_000 });
   expect(broken).toEqual([]);

@@ -65,7 +65,6 @@ async function printsRight(page: Page, info: TestInfo, name: string): Promise<vo
   await typeInto(page, 'blank-height', '14 cm');
   await settled(page);
   await openStation(page, 'Method');
-  await page.getByTestId('printer-laser').click();
   await page.getByTestId('take-and-go-on').click();
   await expect(answer(page)).toHaveText(/^Print one A4 page/);
   const [download] = await Promise.all([

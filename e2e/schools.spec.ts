@@ -138,6 +138,8 @@ test('a liner in glue-sealer on painted canvas: no rubbing, no wet test, through
     method: { school: 'liner-peel', binder: 'glue-sealer', print: 'release-liner' },
     sheet: { printedAt: 1 },
   });
+  const all = page.getByTestId('all-steps');
+  if (await all.count()) await all.click();
   await expect(page.getByText('It cannot be moved once it is down.')).toBeVisible();
   await page.getByTestId('laid-now').click();
   await settled(page);
@@ -176,6 +178,7 @@ test('inkjet on plain paper, peeled tacky: a window, two passes, and two coats o
   await markDone(page, 'mended');
   await openStation(page, 'Seal');
   await expect(answer(page)).toHaveText(/^2 coats of water-based acrylic varnish/);
+  await openPart(page, 'Because');
   await expect(page.getByText('clears the paper that the peel leaves; two coats of it')).toBeVisible();
   await markDone(page, 'coat-on');
   await settled(page);

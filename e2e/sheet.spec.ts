@@ -44,6 +44,7 @@ async function method(page: Page): Promise<void> {
   await openStation(page, 'Method');
   await expect(answer(page)).toBeVisible();
   await openStation(page, 'Sheet');
+  await openPart(page, 'Because');
 }
 
 async function noMargins(page: Page): Promise<void> {
@@ -261,7 +262,7 @@ test('the copy shop: price and time into the piece, what it refuses, and its pro
   await page.goto(DEMO_URL);
   await piece(page, 'Ticket rack', /^Soft wood/, '18 cm', '12 cm');
   await method(page);
-  await page.getByText(/At the copy shop \(simulated\)/).click();
+  await openPart(page, 'At the copy shop');
   await choose(page, 'shop-paper', 'Release liner');
   await page.getByTestId('shop-quote').click();
   await expect(page.getByRole('alert').filter({ hasText: 'refuses release liner' })).toBeVisible({ timeout: 30_000 });

@@ -115,6 +115,7 @@ test('laid, and the clock runs on through a reload and a closed tab', async () =
     await openPart(page, 'Change the coat');
     await typeInto(page, 'film', '400');
     await expect(answer(page)).not.toHaveText(before ?? '');
+    await openPart(page, 'Because');
     await expect(page.getByText('wet film on each face (your figure)')).toBeVisible();
     await typeInto(page, 'film', '');
     await expect(answer(page)).toHaveText(before ?? '');

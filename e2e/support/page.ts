@@ -54,6 +54,17 @@ export async function openStation(page: Page, name: string): Promise<void> {
     .getByRole('link', { name: new RegExp(`^${name}`) })
     .click();
   await expect(page).toHaveURL(new RegExp(`/${name.toLowerCase()}$`));
+  if (name === 'Method') await sayPrinter(page);
+}
+
+/** Method asks once what prints; where it does, a laser. */
+async function sayPrinter(page: Page): Promise<void> {
+  const asks = page.getByText('What will print the picture?');
+  await expect(page.getByTestId('answer')).toBeVisible();
+  await page.waitForTimeout(500);
+  if (!(await asks.isVisible())) return;
+  await page.getByTestId('printer-laser').click();
+  await expect(asks).toBeHidden();
 }
 
 /** Sets the program's clock ahead through its stored settings, as a demo server's buttons do, and reloads. */

@@ -118,7 +118,7 @@ describe('the stash', () => {
   });
   it('is refused where it can’t be read', () => {
     expect(readStash(stash)).toEqual({ ok: true, value: stash });
-    for (const broken of [undefined, null, 7, { ...stash, printer: 'press' }, { ...stash, version: 3 }])
+    for (const broken of [undefined, null, 7, { ...stash, printer: 'press' }, { ...stash, version: 4 }])
       expect(readStash(broken)).toMatchObject({ ok: false });
   });
 });
