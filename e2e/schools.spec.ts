@@ -6,6 +6,7 @@ import {
   choosePicture,
   clockAhead,
   markDone,
+  openPart,
   openStation,
   settled,
   storedPieces,
