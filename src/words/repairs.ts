@@ -48,7 +48,7 @@ export const REPAIR_WORDS: Readonly<Record<RepairId, RepairWords>> = said({
   antique: {
     title: 'Antique it with a glaze',
     inText: 'antique it with a glaze',
-    how: 'Dark paint thinned with as much medium or water, brushed on, wiped back at once with a damp cloth, leaving it in corners and grain.',
+    how: 'Dark paint thinned with as much water or medium, brushed on, wiped back at once: it stays in corners and grain.',
     why: 'Makes it look old, over paint as over bare wood; a matter of taste.',
   },
   fibres: {
