@@ -297,10 +297,10 @@ function factsOf(layout: SheetLayout, { pack, text, truth, words: say }: MarkedS
       ? [say.printOf(formatSize([size.widthMm, size.heightMm], text.unitSystem))]
       : [say.prints(places.length)]),
     paper.name,
-    ...(text.printKind ? [say.printedWith(text.printKind)] : []),
     ...(pack.pages.length > 1 ? [say.pageOf(pack.pages.indexOf(layout) + 1, pack.pages.length)] : []),
     ...(pack.copies > 1 && places.length === 1 ? [say.nthCopyOf(first.copy + 1, pack.copies)] : []),
     ...corrected(truth, say),
+    ...(text.printKind ? [say.printedWith(text.printKind)] : []),
   ].join(' · ');
   const names = [...new Set(places.map((place) => text.prints[place.print]!.name))].join(', ');
   // Breaking loses some of each line.
