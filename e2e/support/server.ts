@@ -6,6 +6,9 @@ export async function ownServer(
   language = 'en',
 ): Promise<{ url: string; stop: (signal?: NodeJS.Signals) => Promise<void> }> {
   const url = `http://localhost:${port}`;
+  const answers = async () => (await fetch(url).catch(() => null))?.ok === true;
+  // Left behind by a run that was killed: it may be of another build, and would outlive this one's.
+  if (await answers()) throw new Error(`something answers at ${url} already`);
   const server: ChildProcess = spawn(
     process.execPath,
     ['node_modules/next/dist/bin/next', 'start', '-p', String(port)],
@@ -17,7 +20,6 @@ export async function ownServer(
   const ended = new Promise<void>((resolve) => {
     server.once('exit', () => resolve());
   });
-  const answers = async () => (await fetch(url).catch(() => null))?.ok === true;
   for (let tries = 0; !(await answers()); tries++) {
     if (tries > 240) throw new Error('the server does not start');
     await new Promise((resolve) => setTimeout(resolve, 250));
