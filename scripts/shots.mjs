@@ -131,7 +131,7 @@ const VIEWS = [
     name: 'mend',
     path: '/piece/demo-departures-board/mend',
     size: DESK,
-    press: ['[data-testid="example-dry"]'],
+    press: ['[data-part="Read it from a photo"] summary', '[data-testid="example-dry"]'],
     settle: 12000,
     scroll: '[data-testid="mixes"]',
   },
