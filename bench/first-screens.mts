@@ -3,13 +3,13 @@
  * a desk and on a phone. Needs a build.
  */
 import { STATIONS } from '../src/core/stations';
+import { PLACES } from '../e2e/support/page';
 import { ADDRESS, withApp } from './app.mjs';
 import { countFirstScreen } from './first-screen';
 
 const SIZES = { desk: { width: 1280, height: 800 }, phone: { width: 390, height: 844 } } as const;
 /** One that is begun, one that dries, one that is all but finished. */
 const PIECES = ['demo-viaduct', 'demo-departures-board', 'demo-fern-marker'] as const;
-const PLACES = ['/', '/pieces', '/ahead', '/bench', '/stash', '/faults', '/kept'] as const;
 /** Until the specimen is drawn and what is folded is folded. */
 const SETTLES_MS = 1500;
 

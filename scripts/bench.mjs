@@ -45,10 +45,9 @@ const PARTS = new Map([
   // And of half-rubbed pieces, dry and wet.
   ['inspect', (part) => plain(part, '200', '5001')],
   // What each page loads, what it does while nothing happens, how fast it answers, what a slider's tick draws anew.
-  ...['first-piece', 'first-screens', 'first-load', 'renders', 'idle', 'answers', 'thousand', 'inspect-browser'].map((part) => [
-    part,
-    inBrowser,
-  ]),
+  ...['first-piece', 'first-screens', 'first-load', 'renders', 'idle', 'answers', 'thousand', 'inspect-browser'].map(
+    (part) => [part, inBrowser],
+  ),
 ]);
 
 const unknown = named.filter((part) => !PARTS.has(part));

@@ -96,7 +96,13 @@ export const FULL_PIECE: Piece = {
     ],
     overruledAt: NOW - 5,
   },
-  mend: { done: ['holes'], finishedAt: NOW - 3, wear: { share: 0.1, where: 'edges' }, glaze: '#332211', liked: ['rim'] },
+  mend: {
+    done: ['holes'],
+    finishedAt: NOW - 3,
+    wear: { share: 0.1, where: 'edges' },
+    glaze: '#332211',
+    liked: ['rim'],
+  },
   seal: { use: 'furniture', sheen: 'gloss', sealer: 'uv-varnish', coats: 4, coatsAt: [NOW - 2], finishedAt: NOW - 1 },
   work: {
     done: [{ step: 'print', at: NOW - 9, minutes: 4, planned: 5, early: false }],

@@ -12,22 +12,19 @@ export interface BaseCoatRecord {
   opacity: number;
   /** Whether the grain is gone under it. */
   hidesGrain: boolean;
-  /** Thinned to whiten the ground without covering it. */
-  wash: boolean;
-  /** Of water to one part of paint; 1 to 2 are usual for a wash. */
+  /** Of water to one part of paint; 1 to 2 are usual for a wash, which whitens the ground without covering it. */
   waterParts: number;
   oven: OvenHarm | null;
 }
 
 export const BASE_COATS: readonly BaseCoatRecord[] = [
-  { id: 'none', dryHours: 0, colour: '', opacity: 0, hidesGrain: false, wash: false, waterParts: 0, oven: null },
+  { id: 'none', dryHours: 0, colour: '', opacity: 0, hidesGrain: false, waterParts: 0, oven: null },
   {
     id: 'white-wash',
     dryHours: 1,
     colour: '#f2ead9',
     opacity: 0.55,
     hidesGrain: false,
-    wash: true,
     waterParts: 1.5,
     oven: null,
   },
@@ -37,7 +34,6 @@ export const BASE_COATS: readonly BaseCoatRecord[] = [
     colour: '#f4f1e8',
     opacity: 0.97,
     hidesGrain: true,
-    wash: false,
     waterParts: 0,
     oven: null,
   },
@@ -47,7 +43,6 @@ export const BASE_COATS: readonly BaseCoatRecord[] = [
     colour: '#f5f3ee',
     opacity: 0.96,
     hidesGrain: true,
-    wash: false,
     waterParts: 0,
     oven: 'acrylic-base',
   },
@@ -57,11 +52,12 @@ export const BASE_COATS: readonly BaseCoatRecord[] = [
     colour: '#fbfaf7',
     opacity: 0.97,
     hidesGrain: true,
-    wash: false,
     waterParts: 0,
     oven: 'acrylic-base',
   },
 ];
+
+export const isWash = ({ waterParts }: Pick<BaseCoatRecord, 'waterParts'>): boolean => waterParts > 0;
 
 export const baseCoatById = (id: BaseCoatId): BaseCoatRecord => {
   const record = BASE_COATS.find((coat) => coat.id === id);

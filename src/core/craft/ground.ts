@@ -1,4 +1,4 @@
-import { baseCoatById, type BaseCoatId } from './base-coats';
+import { baseCoatById, isWash, type BaseCoatId } from './base-coats';
 import { finishById, type FinishId } from './finishes';
 import type { SurfaceRecord } from './surfaces';
 
@@ -21,7 +21,7 @@ export function groundOf(
   { finish, baseCoat }: { finish: FinishId; baseCoat: BaseCoatId },
 ): Ground {
   const coat = baseCoatById(baseCoat);
-  const coated = surface.takesBaseCoat && coat.opacity > 0 && !coat.wash;
+  const coated = surface.takesBaseCoat && coat.opacity > 0 && !isWash(coat);
   return coated || finishById(finish).seals ? sealedGround(surface) : surface;
 }
 

@@ -10,7 +10,7 @@ export {
 } from './surfaces';
 export { FINISHES, finishById, type FinishId } from './finishes';
 export { groundOf, sealedGround, type Ground } from './ground';
-export { BASE_COATS, baseCoatById, type BaseCoatId } from './base-coats';
+export { BASE_COATS, baseCoatById, isWash, type BaseCoatId } from './base-coats';
 export type { OvenHarm } from './oven-harm';
 export { BINDERS, binderById, nominalFilmUm, type BinderId, type BinderRecord, type CoatedFace } from './binders';
 export { PRINTS, printById, isUnsetInk, type PrintId, type PrintRecord } from './prints';

@@ -1,7 +1,7 @@
 /**
  * What a piece's record says for or against causes of a fault: facts with their figures, only where they are known.
  */
-import { baseCoatById, binderById, finishById, type FaultEvidenceId } from '@/core/craft';
+import { baseCoatById, binderById, finishById, isWash, type FaultEvidenceId } from '@/core/craft';
 import { lightnessOf } from '@/core/colour';
 import { COLDEST_FILM_C, DAMPEST_PERCENT } from '@/core/cure';
 import { MS_PER_HOUR, MS_PER_MINUTE, sum } from '@/core/shared';
@@ -95,7 +95,7 @@ function ofGround({ surface }: Job, { surface: { record, groundColour } }: Piece
   if (!record) return [];
   const coat = baseCoatById(surface.baseCoat);
   const coated = record.takesBaseCoat && coat.opacity > 0;
-  const closed = coated && !coat.wash;
+  const closed = coated && !isWash(coat);
   const slick = !closed && (record.oldFinish || finishById(surface.finish).holds === 'badly');
   const smooth = record.class === 'smooth' && !closed;
   const tight = record.tightGrain && !closed && surface.finish === 'bare';

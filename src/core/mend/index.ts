@@ -1,6 +1,7 @@
 export {
   LIKED_BY_PRESS,
   applicableRepairs,
+  likedIn,
   tasteOf,
   type LikedRepair,
   type Repair,

@@ -191,9 +191,11 @@ export const LIKED_BY_PRESS = [
 ] as const satisfies readonly RepairId[];
 export type LikedRepair = (typeof LIKED_BY_PRESS)[number];
 
-/** What is chosen of a stage, with its hands and drying. */
-export const tasteOf = (repairs: readonly Repair[], stage: RepairStage): TasteLabour[] =>
-  repairs.flatMap((repair) => (repair.stage === stage && repair.when === 'chosen' ? (TASTE[repair.id] ?? []) : []));
+/** What is chosen of a stage. */
+export const likedIn = (repairs: readonly Repair[], stage: RepairStage): RepairId[] =>
+  repairs.filter((repair) => repair.stage === stage && repair.when === 'chosen').map(({ id }) => id);
+
+export const tasteOf = (liked: readonly RepairId[]): TasteLabour[] => liked.flatMap((id) => TASTE[id] ?? []);
 
 /** The repairs that can apply to a piece, in the order they are done. */
 export function applicableRepairs(context: RepairContext): Repair[] {

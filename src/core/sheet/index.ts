@@ -8,6 +8,7 @@ export {
   lessForFewerPages,
   lessForOnePage,
   pagesThatHold,
+  type LayoutChoice,
   type LayoutCode,
 } from './pack';
 export { barIsTrue, barVerdict, type BarVerdict } from './bar';

@@ -1,9 +1,10 @@
 /** Of one print over several pages: whether a little less of it takes fewer, and the margins that make it so. */
 import type { AtHand } from '@/core/at-hand';
 import type { SizeMm } from '@/core/shape';
-import { UNPRINTABLE_MM, lessForFewerPages, lessForOnePage, paperOf } from '@/core/sheet';
+import { lessForFewerPages, lessForOnePage } from '@/core/sheet';
 import type { PiecePlan } from './answers';
 import type { Job } from './job';
+import { layoutChoice } from './sheet';
 
 export interface PagesOffer {
   pages: number;
@@ -20,17 +21,12 @@ const SPARE_MM = 0.25;
 export function fewerPages({ sheet }: Job, plan: Pick<PiecePlan, 'surface'>, atHand: AtHand): PagesOffer | null {
   const { print, blank, window } = plan.surface;
   if (!print || !window || blank?.layout.kind !== 'plain') return null;
-  const marginMm = atHand.truth.marginMm ?? UNPRINTABLE_MM;
-  const paper = paperOf(sheet.paper, sheet.custom);
-  const onePage = lessForOnePage(print.picture, paper, marginMm);
+  const choice = layoutChoice(sheet, atHand);
+  const onePage = lessForOnePage(print.picture, choice.paper, choice.marginMm);
   const offer =
     onePage && onePage.widthMm + onePage.heightMm <= MOST_LESS_MM
       ? { less: onePage, pages: 1 }
-      : lessForFewerPages(
-          print.picture,
-          { paper, orientation: sheet.orientation, overlapMm: sheet.overlapMm, marginMm },
-          MOST_LESS_MM,
-        );
+      : lessForFewerPages(print.picture, choice, MOST_LESS_MM);
   if (!offer) return null;
   const wider = widerMargins(window, print.picture, offer.less);
   const { topMm, bottomMm, leftMm, rightMm } = sheet.margins;

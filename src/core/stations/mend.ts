@@ -1,7 +1,7 @@
-import { baseCoatById, isSandable, labourRate, labourMinutes } from '@/core/craft';
+import { baseCoatById, isSandable, isWash, labourRate, labourMinutes } from '@/core/craft';
 import { plainWait } from '@/core/cure';
 import { sum } from '@/core/shared';
-import { applicableRepairs, tasteOf, type Repair } from '@/core/mend';
+import { applicableRepairs, likedIn, tasteOf, type Repair } from '@/core/mend';
 import type { PiecePlan } from './answers';
 import type { Job } from './job';
 import { setUpOf } from './labour';
@@ -81,7 +81,8 @@ export const mend: Station<'mend', 'surface' | 'method'> = {
       : ['fine-brush', 'acrylic-colours'],
 };
 
-const leavesPoresOpen = ({ surface: { baseCoat } }: Job): boolean => baseCoat === 'none' || baseCoatById(baseCoat).wash;
+const leavesPoresOpen = ({ surface: { baseCoat } }: Job): boolean =>
+  baseCoat === 'none' || isWash(baseCoatById(baseCoat));
 
 function doneAt(step: StepId, job: Job): number | null {
   const logged = loggedAt(job, stepText(step));
@@ -105,14 +106,9 @@ const LOSSES: readonly Repair['id'][] = ['holes', 'worn-places'];
 /** Whether a part has anything usual to do: only then it stands in the plan. */
 const isUsual = (part: MendPart, repairs: readonly Repair[]): boolean => {
   if (part === 'sand') return repairs.some((repair) => repair.stage === 'sand' && isPlanned(repair));
-  if (part === 'repaint')
-    return repairs.some((repair) => LOSSES.includes(repair.id) || (repair.stage === part && repair.when === 'chosen'));
+  if (part === 'repaint') return likedIn(repairs, part).length > 0 || repairs.some(({ id }) => LOSSES.includes(id));
   return repairs.length > 0;
 };
-
-/** What of a part was chosen because somebody likes it. */
-const likedIn = (repairs: readonly Repair[], part: MendPart): Repair['id'][] =>
-  repairs.filter(({ stage, when }) => stage === part && when === 'chosen').map(({ id }) => id);
 
 /** Sanded, repainted, dried, then what is traced, and pencil off last. */
 function steps(job: Job, { mend: { repairs }, surface: { print }, lay: { room } }: PiecePlan): StationStep[] {
@@ -120,7 +116,7 @@ function steps(job: Job, { mend: { repairs }, surface: { print }, lay: { room } 
   const shares = parts.reduce((total, part) => total + SHARES[part], 0);
   const areaMm2 = print?.reachedMm2 ?? 0;
   const minutes = labourMinutes(MENDING, areaMm2);
-  const taste = (part: MendPart) => tasteOf(repairs, part);
+  const taste = (part: MendPart) => tasteOf(likedIn(repairs, part));
   const has = (id: Repair['id']) => repairs.some((repair) => repair.id === id);
   const paintDries = (hours: number) => clockWait(plainWait('open', hours, room).likelyHours);
   const driesFor = (part: MendPart) => {

@@ -1,4 +1,5 @@
-import { UNPRINTABLE_MM, barIsTrue, layoutPack, paperOf } from '@/core/sheet';
+import { UNPRINTABLE_MM, barIsTrue, layoutPack, paperOf, type LayoutChoice } from '@/core/sheet';
+import type { AtHand } from '@/core/at-hand';
 import type { PiecePlan } from './answers';
 import type { Job } from './job';
 import { likeSections, setUpOf } from './labour';
@@ -16,18 +17,7 @@ const HEAT_SETTING = labourRate(5, 0);
 export const sheet: Station<'sheet', 'surface'> = {
   id: 'sheet',
   answer: ({ job: { sheet: choice }, atHand }, { surface: { print } }) => ({
-    pack: print
-      ? layoutPack(
-          print.formed.blocks,
-          {
-            paper: paperOf(choice.paper, choice.custom),
-            orientation: choice.orientation,
-            overlapMm: choice.overlapMm,
-            marginMm: atHand.truth.marginMm ?? UNPRINTABLE_MM,
-          },
-          choice.copies,
-        )
-      : null,
+    pack: print ? layoutPack(print.formed.blocks, layoutChoice(choice, atHand), choice.copies) : null,
   }),
   missing,
   state: (job, plan) => {
@@ -69,6 +59,17 @@ export const sheet: Station<'sheet', 'surface'> = {
 /** The print was measured or photographed, and is not to be laid: it is printed anew. */
 export const isPrintRefused = ({ sheet: { barMeasuredMm, proof } }: Pick<Job, 'sheet'>): boolean =>
   (barMeasuredMm !== null && !barIsTrue(barMeasuredMm)) || (proof !== null && proof.reasons.length > 0);
+
+/** The page that was chosen, on the printer that there is. */
+export const layoutChoice = (
+  { paper, custom, orientation, overlapMm }: Job['sheet'],
+  { truth }: Pick<AtHand, 'truth'>,
+): LayoutChoice => ({
+  paper: paperOf(paper, custom),
+  orientation,
+  overlapMm,
+  marginMm: truth.marginMm ?? UNPRINTABLE_MM,
+});
 
 /** Sheets of paper that the prints take. */
 export const pagesOf = ({ sheet: { pack } }: Pick<PiecePlan, 'sheet'>): number =>

@@ -25,7 +25,8 @@ import { WORK } from './work';
  * and the work done; 6 schools by ids that speak; 7 the age of paint, a colour under the base coat, paint's price, a
  * sheen that follows the method, steps begun early; 8 readings of photos, wear on purpose, a glaze, faults looked into; 9
  * a traced face, parts kept clear; 10 sets with one plan, templates; 11 a photo's verdict that is
- * overruled; 12 conditions of a method that are settled, paint that bears an oven, the price of a bought one.
+ * overruled; 12 conditions of a method that are settled, paint that bears an oven, the price of a bought one;
+ * 13 a print that follows the printer at hand, what is liked at Mend.
  */
 export const PIECE_VERSION = 13;
 

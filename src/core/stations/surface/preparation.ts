@@ -3,6 +3,7 @@ import {
   finishById,
   groundOf,
   isScuffable,
+  isWash,
   labourRate,
   labourMinutes,
   type BaseCoatId,
@@ -105,7 +106,7 @@ export const asksPaintAge = (choice: Pick<Job['surface'], 'finish'>, surface: Su
 /** Coats of its base coat: a second where a colour must cover another. */
 function baseCoats(choice: Job['surface'], surface: SurfaceRecord): 0 | 1 | 2 {
   if (!hasBaseCoat(choice, surface)) return 0;
-  if (baseCoatById(choice.baseCoat).wash) return 1;
+  if (isWash(baseCoatById(choice.baseCoat))) return 1;
   if (choice.underColour !== null || finishById(choice.finish).seals) return 2;
   const bare = choice.bareColour ?? surface.bareColour;
   return deltaE2000(labOf(...linearColour(bare)), labOf(...linearColour(choice.baseColour))) < SAME_COLOUR ? 1 : 2;

@@ -3,7 +3,7 @@ import { toggled } from '@/core/shared';
 import { useMemo, useState } from 'react';
 import { mixesFor, wornShare } from '@/core/advice';
 import { LIKED_BY_PRESS, frameStrips, type LikedRepair, type RepairId, type Wear, type WearPlace } from '@/core/mend';
-import { baseCoatById } from '@/core/craft';
+import { baseCoatById, isWash } from '@/core/craft';
 import type { Blank } from '@/core/shape';
 import { useStash } from '@/features/at-hand';
 import { ChoiceField, Fields, LengthField, Note, Part, PercentField, TextButton, TickRow, useUnits } from '@/ui';
@@ -134,7 +134,7 @@ function StainFields() {
         <Note>
           {sentences(
             say`Bare wood takes it and darkens, the picture does not: wipe it on with the grain and off again at once.`,
-            baseCoatById(piece.surface.baseCoat).wash && say`Over a wash it takes less.`,
+            isWash(baseCoatById(piece.surface.baseCoat)) && say`Over a wash it takes less.`,
             say`Oily rags can heat themselves: dry them flat, or put them into water.`,
           )}
         </Note>

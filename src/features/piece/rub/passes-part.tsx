@@ -20,10 +20,7 @@ export function PassesPart({ rub }: { rub: Rub }) {
       ))}
       <EndOrGoOn rub={rub} />
       <Note>
-        {sentences(
-          WATER_WORDS[planned.water].rule,
-          say`Brush the rolls aside; staying on one spot rubs a hole.`,
-        )}
+        {sentences(WATER_WORDS[planned.water].rule, say`Brush the rolls aside; staying on one spot rubs a hole.`)}
       </Note>
       {planned.water !== 'none' && (
         <Fold summary={say`What the paper says`}>

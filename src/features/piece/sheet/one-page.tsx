@@ -1,5 +1,6 @@
 'use client';
 import { Button } from '@mui/material';
+import { useMemo } from 'react';
 import { pagesThatHold } from '@/core/sheet';
 import { fewerPages, type PagesOffer } from '@/core/stations';
 import { useStash } from '@/features/at-hand';
@@ -16,10 +17,11 @@ const paperWay = ({ paper, orientation }: Holding) =>
 export function OnePage({ pages }: { pages: number }) {
   const { piece, plan, change } = useOpenPiece();
   const { atHand } = useStash();
+  // Tries many layouts: not at every tick of the clock.
+  const offer = useMemo(() => fewerPages(piece, plan, atHand), [piece, plan, atHand]);
   const { print } = plan.surface;
   if (!print) return null;
   const holding = pagesThatHold(print.formed.blocks[0]!);
-  const offer = fewerPages(piece, plan, atHand);
   const isOne = offer?.pages === 1;
   return (
     <>

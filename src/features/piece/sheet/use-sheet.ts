@@ -1,5 +1,5 @@
 'use client';
-import { useCallback, useState } from 'react';
+import { useCallback, useMemo, useState } from 'react';
 import type { SheetPack } from '@/core/sheet';
 import { sheetOrder, sheetText, useSheetJob, type SheetItem, type SheetJob } from '@/features/sheets';
 import { fileName, saveFile } from '@/features/sheets/save-file';
@@ -34,7 +34,10 @@ export function useSheet(pack: SheetPack | null): SheetMaking {
   const { run, progress, cancel } = useSheetJob();
   const [made, setMade] = useState<(MadePdf & { of: string }) | null>(null);
   // What a page shows: when it changes, the file that was saved is of yesterday.
-  const of = JSON.stringify([piece.name, { ...piece.picture, lettering: null }, piece.method, pack]);
+  const of = useMemo(
+    () => JSON.stringify([piece.name, { ...piece.picture, lettering: null }, piece.method, pack]),
+    [piece.name, piece.picture, piece.method, pack],
+  );
 
   const order = useCallback(
     (file: Blob | null): SheetOrder | null => {
