@@ -6,26 +6,28 @@ import { existsSync, mkdirSync } from 'node:fs';
 import { join } from 'node:path';
 import sharp, { type Sharp } from 'sharp';
 import { FAULT_SIGNS, type FaultSignId } from '@/core/craft';
-import { PLAIN_TONE, toneTables } from '@/core/raster';
-import { PLAIN_GRAIN, prepareSpecimen, renderSpecimen, type SurfaceLook } from '@/core/render';
+import type { SurfaceLook } from '@/core/render';
 import { clamp, layeredNoise, valueNoise } from '@/core/shared';
+import {
+  CLEAN_HAZE,
+  PAPER_HAZE,
+  bareFace,
+  lookOf,
+  pictureOf,
+  printedFace,
+  rawOf,
+  saveJpeg,
+  veiledFace,
+} from './rendered';
+import type { Mask } from './rendered';
 
-const DEMO = join(__dirname, '../public/demo');
 const OUT = join(__dirname, '../public/signs');
 const SIZE = { widthPx: 264, heightPx: 176, mmPerPx: 0.5 };
 const PRINT = { x: 32, y: 24, width: 200, height: 128 };
-const QUALITY = 84;
 
-const look = (surface: SurfaceLook['surface'], colour: string, coat: SurfaceLook['coat'] = null): SurfaceLook => ({
-  ...{ surface, colour, coat },
-  grain: { ...PLAIN_GRAIN, seed: 7 },
-});
-const PINE = look('soft-wood', '#d8b483');
-const PAINTED = look('painted-wood', '#d9d2c2', { colour: '#8fa39a', opacity: 0.97 });
+const PINE = lookOf('soft-wood', '#d8b483');
+const PAINTED = lookOf('painted-wood', '#d9d2c2', { colour: '#8fa39a', opacity: 0.97 });
 
-/** How strongly something is there at a place of the print, 0–1. */
-type Mask = (x: number, y: number) => number;
-const nothing: Mask = () => 0;
 const soft = (distance: number): number => clamp(0.5 - distance, 0, 1);
 
 interface Drawing {
@@ -177,93 +179,22 @@ const DRAWINGS: Readonly<Record<FaultSignId, Drawing>> = {
   cloudy: { haze: 0.3, veil: (x, y) => 0.5 * cloudy(48, 0.4, 21)(x, y) },
 };
 
-async function pictureOf(
-  sign: FaultSignId,
-  { picture = (same) => same, print = PRINT }: Drawing,
-): Promise<Uint8ClampedArray> {
-  const file = sign === 'reversed' ? 'departures-board.jpg' : 'viaduct-at-dusk.jpg';
-  const cut = await sharp(join(DEMO, file))
-    .resize({ width: print.width, height: print.height, fit: 'cover' })
-    .removeAlpha()
-    .toBuffer();
-  const { data } = await picture(sharp(cut)).ensureAlpha().raw().toBuffer({ resolveWithObject: true });
-  return new Uint8ClampedArray(data);
-}
-
-/** The face with the print in it, veiled so much. */
-function faceOf(drawing: Drawing, picture: Uint8ClampedArray, haze: number): Uint8ClampedArray {
-  const { on = PINE, lost = nothing, kept = 0.98, print = PRINT } = drawing;
-  const landed = Uint8Array.from({ length: print.width * print.height }, (_, at) =>
-    Math.round(255 * (1 - lost(at % print.width, Math.floor(at / print.width)))),
-  );
-  const order = {
-    look: on,
-    ...SIZE,
-    print,
-    worn: 0,
-    wetsFace: false,
-    opaqueWhite: null,
-    fade: 'none' as const,
-    fadeMm: 0,
-  };
-  const out = new Uint8ClampedArray(SIZE.widthPx * SIZE.heightPx * 4);
-  const optics = { haze, sheen: 0.015, wetsFace: false };
-  renderSpecimen(
-    prepareSpecimen(order, undefined, landed),
-    { picture, tone: toneTables(PLAIN_TONE), kept, optics },
-    0.015,
-    out,
-  );
-  return out;
-}
-
-const PAPER_HAZE = 0.5;
-const CLEAN_HAZE = 0.01;
-
 async function draw(sign: FaultSignId): Promise<void> {
-  const drawing = DRAWINGS[sign];
-  const { veil, haze = CLEAN_HAZE, print = PRINT, over = '' } = drawing;
-  const picture = await pictureOf(sign, drawing);
-  const face = faceOf(drawing, picture, haze);
-  if (veil) {
-    const veiled = faceOf(drawing, picture, PAPER_HAZE);
-    for (let y = 0; y < print.height; y++)
-      for (let x = 0; x < print.width; x++) {
-        const share = veil(x, y);
-        const at = ((print.y + y) * SIZE.widthPx + print.x + x) * 4;
-        for (let k = at; k < at + 3; k++) face[k] = Math.round((face[k] ?? 0) * (1 - share) + (veiled[k] ?? 0) * share);
-      }
-  }
-  const raw = { width: SIZE.widthPx, height: SIZE.heightPx, channels: 4 as const };
-  let image = sharp(Buffer.from(face.buffer), { raw });
-  if (sign === 'crooked') image = await askew(face);
+  const { on = PINE, lost, kept, veil, haze = CLEAN_HAZE, print = PRINT, picture: changed, over = '' } = DRAWINGS[sign];
+  const file = sign === 'reversed' ? 'departures-board.jpg' : 'viaduct-at-dusk.jpg';
+  const laid = { look: on, size: SIZE, print, picture: await pictureOf(file, print, changed), lost, kept };
+  const clean = printedFace({ ...laid, haze });
+  const face = veil
+    ? veiledFace(clean, printedFace({ ...laid, haze: PAPER_HAZE }), { size: SIZE, print, veil })
+    : clean;
+  const image = sign === 'crooked' ? await askew(face) : sharp(Buffer.from(face.buffer), rawOf(SIZE));
   const svg = `<svg xmlns="http://www.w3.org/2000/svg" width="${SIZE.widthPx}" height="${SIZE.heightPx}">${over}</svg>`;
-  const flat = await image
-    .composite([{ input: Buffer.from(svg) }])
-    .png()
-    .toBuffer();
-  await sharp(flat)
-    .removeAlpha()
-    .jpeg({ quality: QUALITY })
-    .toFile(join(OUT, `${sign}.jpg`));
+  await saveJpeg(image.composite([{ input: Buffer.from(svg) }]), join(OUT, `${sign}.jpg`));
 }
 
 /** The print turned a little on a face that is straight. */
 async function askew(face: Uint8ClampedArray): Promise<Sharp> {
-  const raw = { width: SIZE.widthPx, height: SIZE.heightPx, channels: 4 as const };
-  const bare = new Uint8ClampedArray(face.length);
-  const order = {
-    look: PINE,
-    ...SIZE,
-    print: null,
-    worn: 0,
-    wetsFace: false,
-    opaqueWhite: null,
-    fade: 'none' as const,
-    fadeMm: 0,
-  };
-  renderSpecimen(prepareSpecimen(order), null, 0.015, bare);
-  const print = await sharp(Buffer.from(face.buffer), { raw })
+  const print = await sharp(Buffer.from(face.buffer), rawOf(SIZE))
     .extract({ left: PRINT.x, top: PRINT.y, width: PRINT.width, height: PRINT.height })
     .png()
     .toBuffer();
@@ -274,7 +205,7 @@ async function askew(face: Uint8ClampedArray): Promise<Sharp> {
     Math.max(0, Math.round((SIZE.heightPx - height) / 2)),
   ];
   return sharp(
-    await sharp(Buffer.from(bare.buffer), { raw })
+    await sharp(Buffer.from(bareFace(PINE, SIZE).buffer), rawOf(SIZE))
       .composite([{ input: turned, left, top }])
       .png()
       .toBuffer(),

@@ -104,6 +104,7 @@ export async function prepareFiles() {
   // It draws lettering with the fonts.
   await must(bin('tsx'), [join('scripts', 'draw-photos.ts')]);
   await must(bin('tsx'), [join('scripts', 'draw-signs.ts')]);
+  await must(bin('tsx'), [join('scripts', 'draw-grounds.ts')]);
   await must(process.execPath, [join('scripts', 'draw-icons.mjs')]);
   await must(process.execPath, [join('scripts', 'copy-shop.mjs')]);
 }
@@ -116,6 +117,8 @@ export async function build({ force = false } = {}) {
     'scripts/draw-demo.mjs',
     'scripts/draw-photos.ts',
     'scripts/draw-signs.ts',
+    'scripts/draw-grounds.ts',
+    'scripts/rendered.ts',
     'scripts/in-node.ts',
     'scripts/copy-fonts.mjs',
     'scripts/draw-icons.mjs',

@@ -46,6 +46,7 @@ export {
 } from './fields';
 export { TickRow } from './tick-row';
 export { SelectField } from './select-field';
+export { PictureChoice } from './picture-choice';
 export { DateField } from './date-field';
 export { LineField } from './line-field';
 export { NameInput } from './name-input';

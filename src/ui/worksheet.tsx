@@ -86,8 +86,18 @@ function Folding({
 }
 
 /** What a moment doesn't need, within a part: the same fold, for a line or two. */
-export const Fold = ({ summary, open, children }: { summary: ReactNode; open?: boolean; children: ReactNode }) => (
-  <details className={css.fold} open={open}>
+export const Fold = ({
+  summary,
+  open,
+  onToggle,
+  children,
+}: {
+  summary: ReactNode;
+  open?: boolean;
+  onToggle?: (open: boolean) => void;
+  children: ReactNode;
+}) => (
+  <details className={css.fold} open={open} onToggle={(event) => onToggle?.(event.currentTarget.open)}>
     <summary>
       <ChevronRight size={15} aria-hidden />
       <span>{summary}</span>

@@ -5,39 +5,62 @@ import { remarks } from './text';
 import type { Wording } from './units';
 
 export const SHAPE_WORDS: Readonly<
-  Record<ShapeKind, { name: string; inText: string; area: string; laidFlat: string }>
+  Record<ShapeKind, { name: string; shortName: string; inText: string; area: string; laidFlat: string }>
 > = said({
-  rectangle: { name: 'Rectangle: board, tile, cloth', inText: 'rectangle', area: 'face to work on', laidFlat: '' },
-  round: { name: 'Round: disc, plate', inText: 'round', area: 'face to work on', laidFlat: '' },
-  oval: { name: 'Oval', inText: 'oval', area: 'face to work on', laidFlat: '' },
-  polygon: { name: 'Any outline: stone, cut shape', inText: 'any outline', area: 'face to work on', laidFlat: '' },
+  rectangle: {
+    name: 'Rectangle: board, tile, cloth',
+    shortName: 'Rectangle',
+    inText: 'rectangle',
+    area: 'face to work on',
+    laidFlat: '',
+  },
+  round: { name: 'Round: disc, plate', shortName: 'Round', inText: 'round', area: 'face to work on', laidFlat: '' },
+  oval: { name: 'Oval', shortName: 'Oval', inText: 'oval', area: 'face to work on', laidFlat: '' },
+  polygon: {
+    name: 'Any outline: stone, cut shape',
+    shortName: 'Any outline',
+    inText: 'any outline',
+    area: 'face to work on',
+    laidFlat: '',
+  },
   'wrapped-canvas': {
     name: 'Wrapped canvas',
+    shortName: 'Wrapped canvas',
     inText: 'wrapped canvas',
     area: 'front, sides and tuck to cover',
     laidFlat: 'laid flat: front, sides and tuck',
   },
-  slats: { name: 'Slats with gaps', inText: 'slats with gaps', area: 'of slats, without the gaps', laidFlat: '' },
+  slats: {
+    name: 'Slats with gaps',
+    shortName: 'Slats',
+    inText: 'slats with gaps',
+    area: 'of slats, without the gaps',
+    laidFlat: '',
+  },
   panel: {
     name: 'Panel with holes or knobs',
+    shortName: 'Holes or knobs',
     inText: 'panel with holes or knobs',
     area: 'face, without the openings',
     laidFlat: '',
   },
   'drawer-row': {
     name: 'Row of drawer fronts',
+    shortName: 'Drawer fronts',
     inText: 'row of drawer fronts',
     area: 'of fronts, without gaps and knobs',
     laidFlat: '',
   },
   cylinder: {
     name: 'Cylinder: jar, bottle, tin',
+    shortName: 'Jar or bottle',
     inText: 'cylinder',
     area: 'of the side to cover',
     laidFlat: 'the side laid flat',
   },
   vessel: {
     name: 'Tapered vessel: bucket, pot',
+    shortName: 'Bucket or pot',
     inText: 'tapered vessel',
     area: 'of the side to cover',
     laidFlat: 'the side laid flat',

@@ -22,6 +22,13 @@ const RUN: readonly [string, string][] = [
   [say`Keep`, say`what it took, what it cost`],
 ];
 
+const STAGES = [
+  { stage: 'mirrored', words: say`Printed the wrong way round, at its size` },
+  { stage: 'laid', words: say`Laid face down in gel or glue, and left to dry` },
+  { stage: 'rubbed', words: say`Wetted, and the paper rubbed away` },
+  { stage: 'finished', words: say`The ink stays; what was white is wood` },
+];
+
 /** Where nothing is yet: what Fobbet does, and the way into the first piece. */
 export function FirstPiece() {
   const newPiece = useNewPiece();
@@ -51,7 +58,15 @@ export function FirstPiece() {
           <ImportBundle />
         </div>
       </div>
-      <ol aria-label={say`The ten stations of a piece`}>
+      <ol className={css.stages} aria-label={say`A picture on its way onto a board`}>
+        {STAGES.map(({ stage, words }) => (
+          <li key={stage}>
+            <img src={`/stages/${stage}.jpg`} alt="" width={384} height={272} />
+            <span>{words}</span>
+          </li>
+        ))}
+      </ol>
+      <ol className={css.run} aria-label={say`The ten stations of a piece`}>
         {RUN.map(([name, words], index) => (
           <li key={name}>
             <span aria-hidden>{index + 1}</span>

@@ -1,6 +1,6 @@
 export { BINDER_WORDS } from './binders';
 export { PRINT_HANDLING, printedWhere, PRINT_WORDS, TRIM_WORDS } from './prints';
-export { SURFACE_WORDS } from './surfaces';
+export { SURFACE_FAMILIES, SURFACE_WORDS } from './surfaces';
 export { FINISH_WORDS } from './finishes';
 export { BASE_COAT_WORDS } from './base-coats';
 export { HAND_STEPS } from './hand-steps';

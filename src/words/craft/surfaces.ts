@@ -1,4 +1,4 @@
-import type { SurfaceId } from '@/core/craft';
+import type { SurfaceClass, SurfaceId } from '@/core/craft';
 import type { ShortNamed } from './named';
 import { said } from '../say';
 
@@ -118,4 +118,15 @@ export const SURFACE_WORDS: Readonly<Record<SurfaceId, SurfaceWords>> = said({
     shortInText: 'LED candle',
     advice: 'LED candles only: never on a candle that will burn.',
   },
+});
+
+/** Under what each class of surfaces is looked for. */
+export const SURFACE_FAMILIES: Readonly<Record<SurfaceClass, string>> = said({
+  wood: 'Wood and furniture',
+  painted: 'Wood and furniture',
+  fabric: 'Cloth and leather',
+  leather: 'Cloth and leather',
+  smooth: 'Glass, ceramic, metal, wax',
+  wax: 'Glass, ceramic, metal, wax',
+  mineral: 'Stone and clay',
 });

@@ -1,7 +1,7 @@
 'use client';
 import type { ReactElement } from 'react';
-import { SHAPE_KINDS, shapeKind, type MarginsMm, type ShapeKind } from '@/core/shape';
-import { ChoiceField, FigureField, LengthField, SelectField, Wide } from '@/ui';
+import { shapeKind, type MarginsMm, type ShapeKind } from '@/core/shape';
+import { ChoiceField, FigureField, LengthField, Wide } from '@/ui';
 import { SHAPE_WORDS } from '@/words';
 import { say } from '@/words/say';
 import { useOpenPiece } from '../piece-context';
@@ -10,11 +10,12 @@ import { Outline } from './outline';
 import { useShape, type Of } from './use-shape';
 
 const NO_MARGINS: MarginsMm = { topMm: 0, rightMm: 0, bottomMm: 0, leftMm: 0 };
-export function ShapeField() {
+/** Takes another shape in its first form. */
+export function useShapeChoice(): (kind: ShapeKind) => void {
   const { piece, changeAll } = useOpenPiece();
-  const { shape, widthMm } = piece.surface;
-  const choose = (kind: ShapeKind) =>
-    changeAll(
+  const { widthMm } = piece.surface;
+  return (kind) =>
+    void changeAll(
       {
         surface: { shape: shapeKind(kind).defaults(widthMm ?? 200) },
         // A wrapped print runs round to the back, a slatted one over every edge.
@@ -22,15 +23,6 @@ export function ShapeField() {
       },
       say`shape: ${SHAPE_WORDS[kind].inText}`,
     );
-  return (
-    <SelectField
-      label={say`Shape`}
-      value={shape.kind}
-      options={SHAPE_KINDS.map((id) => ({ id, name: SHAPE_WORDS[id].name }))}
-      onCommit={choose}
-      testId="shape"
-    />
-  );
 }
 
 /** What a shape asks for besides width and height. */

@@ -1,35 +1,48 @@
 'use client';
-import { BASE_COATS, FINISHES, SURFACES, baseCoatById, finishById } from '@/core/craft';
+import { BASE_COATS, FINISHES, SURFACES, baseCoatById, finishById, type SurfaceId } from '@/core/craft';
 import { asksBakeSafe } from '@/core/cure';
-import { shapeKind } from '@/core/shape';
+import { SHAPE_KINDS, shapeKind } from '@/core/shape';
 import { PAINT_AGES, asksPaintAge } from '@/core/stations';
 import { ChoiceField, Fields, LengthField, NextRow, Note, Part, SelectField, TextButton, Wide, useUnits } from '@/ui';
-import { BASE_COAT_WORDS, FINISH_WORDS, PAINT_AGE_NAMES, SIZE_NAMES, SURFACE_WORDS } from '@/words';
+import { BASE_COAT_WORDS, FINISH_WORDS, PAINT_AGE_NAMES, SHAPE_WORDS, SIZE_NAMES, SURFACE_WORDS } from '@/words';
 import { say } from '@/words/say';
 import { useOpenPiece } from '../piece-context';
+import { ByPictures } from './by-pictures';
 import { ColourField } from './colour-field';
-import { ShapeField, ShapeFields } from './shape-fields';
+import { ShapeFields, useShapeChoice } from './shape-fields';
 
 /** What the blank is made of, its shape and measures, and what is on it. */
 export function SurfaceFields() {
   const { piece, plan, change } = useOpenPiece();
+  const { kind, shape } = piece.surface;
   const { blank } = plan.surface;
   const { system } = useUnits();
+  const chooseShape = useShapeChoice();
+  const choose = (chosen: SurfaceId) => change('surface', { kind: chosen }, say`surface`);
   return (
     <Part title={say`Change`}>
       <Fields>
         <Wide>
           <SelectField
             label={say`Kind of surface`}
-            value={piece.surface.kind}
+            value={kind}
             empty={say`Choose what it is made of`}
             options={SURFACES.map(({ id }) => ({ id, name: SURFACE_WORDS[id].name }))}
-            onCommit={(kind) => change('surface', { kind }, say`surface`)}
+            onCommit={choose}
             testId="surface-kind"
           />
         </Wide>
         <Wide>
-          <ShapeField />
+          <SelectField
+            label={say`Shape`}
+            value={shape.kind}
+            options={SHAPE_KINDS.map((id) => ({ id, name: SHAPE_WORDS[id].name }))}
+            onCommit={chooseShape}
+            testId="shape"
+          />
+        </Wide>
+        <Wide>
+          <ByPictures kind={kind} shape={shape.kind} onKind={choose} onShape={chooseShape} />
         </Wide>
         <Measures />
         <CoatFields />
