@@ -127,6 +127,21 @@ test('several at once begin several pieces; what is none is named, and all can b
   await expect.poll(async () => (await storedPieces(page)).length).toBe(0);
 });
 
+test('what came in together is asked about lettering together', async ({ page }) => {
+  await page.goto('/pieces');
+  await expect(page.getByTestId('new-piece')).toBeVisible();
+  await bring(page, 'drop', [
+    { name: 'one.png', type: 'image/png', bytes: await asPng() },
+    { name: 'two.png', type: 'image/png', bytes: await asPng() },
+  ]);
+  await page.getByRole('button', { name: 'None has' }).click();
+  await expect(page.getByTestId('lettering-once')).toBeHidden();
+  const pictures = (await storedPieces(page)).map(({ picture }) => picture as { lettering: string | null });
+  expect(pictures.map(({ lettering }) => lettering)).toEqual(['no', 'no']);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByTestId('lettering-once')).toBeVisible();
+});
+
 test('a photographed board is traced by one size; its knots are kept off a marked face', async ({ page }, info) => {
   test.setTimeout(180_000);
   await beginPiece(page, 'Old shelf');

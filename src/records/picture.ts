@@ -16,6 +16,8 @@ export interface PictureRecord {
   darkShare: number;
   /** Where it is dark, light and even (`core/picture/sketch.ts`); pictures that came before there were sketches have none. */
   sketch?: string;
+  /** It looks as if something on it could be read (`core/picture/reads.ts`): a guess, not an answer. */
+  reads?: boolean;
 }
 
 /** The file itself and a small upright copy for the screen: stored apart from the facts. */
@@ -41,4 +43,5 @@ export const pictureFields = (): Joi.StrictSchemaMap<PictureRecord> => ({
   paleShare: share(),
   darkShare: share(),
   sketch: Joi.string().length(SKETCH_LENGTH).pattern(SKETCH_LETTERS),
+  reads: Joi.boolean(),
 });

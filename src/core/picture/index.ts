@@ -12,6 +12,7 @@ export {
 export { MOST_STRAIGHTEN_DEG, NOT_TURNED, frameMatrix, frameSize, keptFull, straightCrop, type Turning } from './frame';
 export { effectivePpi, largestAcceptableWidthMm, resolutionVerdict, type ResolutionVerdict } from './resolution';
 export { toneShares, type ToneShares } from './tones';
+export { looksLettered } from './reads';
 export { SKETCH_LENGTH, SKETCH_LETTERS, fieldAt, readSketch, sketchOf } from './sketch';
 export {
   DARK_LIGHTNESS,

@@ -7,7 +7,7 @@ export { FIRST_FREE_BYTE, kernelRoom, startKernel } from './kernel';
 export { inOneGo } from './in-one-go';
 export { mergeChanges } from './merge';
 export { toggled } from './toggled';
-export { clamp, sum } from './numbers';
+export { clamp, median, sum } from './numbers';
 export { letterShare, shareLetter } from './share-letters';
 export { MS_PER_DAY, MS_PER_HOUR, MS_PER_MINUTE } from './time';
 export { NoiseSampler, latticeHash, layeredNoise, valueNoise } from './noise';

@@ -3,6 +3,7 @@
  * colours of both sides change into each other. Both are taken close by, so that a shadow beside the edge is no edge.
  */
 import { sample, type Gray, type Point } from '@/core/photo';
+import { median } from '@/core/shared';
 
 /** Steps along the edge, pixels of the mask. */
 const STEP = 2;
@@ -164,4 +165,3 @@ function quieted(points: readonly Point[], seen: readonly boolean[]): Point[] {
   });
 }
 const OFF_PX = 9;
-const median = (values: number[]): number => values.sort((a, b) => a - b)[Math.floor(values.length / 2)];

@@ -1,7 +1,7 @@
 'use client';
 import { Button } from '@mui/material';
 import { useDemo } from '@/features/shell';
-import { BeginButton } from '@/features/intake';
+import { BeginButton, FolderButton } from '@/features/intake';
 import { useNewPiece } from '@/features/shelf';
 import { ImportBundle } from './import-bundle';
 import { Place } from '@/ui';
@@ -55,6 +55,7 @@ export function FirstPiece() {
           <Button variant="outlined" size="large" onClick={() => void load()} disabled={loading}>
             {loading ? say`Loading …` : say`Look round an example`}
           </Button>
+          <FolderButton />
           <ImportBundle />
         </div>
       </div>

@@ -4,7 +4,7 @@ import { useId } from 'react';
 import { rubbedOptics, stageOptics, standingView } from '@/core/render';
 import { LookInSvg, bentLayers, landingOrder, movedLayers, useLayers } from '@/features/look';
 import type { PlannedPiece } from '@/features/plans';
-import { useStoredPicture } from '@/features/shelf';
+import { useObjectUrl, useStoredPicture } from '@/features/shelf';
 import { bendFor, shapeKind, type RectMm } from '@/core/shape';
 import { say } from '@/words/say';
 
@@ -109,18 +109,28 @@ export function PieceFigure({ planned, pxPerMm }: { planned: PlannedPiece; pxPer
           )}
         </>
       ) : (
-        <rect
-          x={front.xMm}
-          y={front.yMm}
-          width={front.widthMm}
-          height={front.heightMm}
-          fill="var(--sheet)"
-          stroke="var(--ink)"
-          strokeWidth={1.2}
-          vectorEffect="non-scaling-stroke"
-          strokeDasharray="6 5"
-        />
+        <Unmeasured rect={front} preview={picture?.preview ?? null} />
       )}
     </svg>
+  );
+}
+
+/** What has no size yet: a stand-in, with its picture in it where there is one. */
+function Unmeasured({ rect: { xMm, yMm, widthMm, heightMm }, preview }: { rect: RectMm; preview: Blob | null }) {
+  const url = useObjectUrl(preview);
+  const place = { x: xMm, y: yMm, width: widthMm, height: heightMm };
+  return (
+    <>
+      <rect {...place} fill="var(--sheet)" />
+      {url && <image {...place} href={url} preserveAspectRatio="xMidYMid meet" />}
+      <rect
+        {...place}
+        fill="none"
+        stroke="var(--ink)"
+        strokeWidth={1.2}
+        vectorEffect="non-scaling-stroke"
+        strokeDasharray="6 5"
+      />
+    </>
   );
 }

@@ -17,7 +17,7 @@ import { printPath } from '@/features/agenda';
 import { usePutAway } from '@/features/agenda/use-put-away';
 import { BeginFrom } from './begin-from';
 import { Filters } from './filters';
-import { FirstPiece } from './later';
+import { FirstPiece, LetteringOnce } from './later';
 import { ImportBundle } from './import-bundle';
 import { PieceFigure, figureSize } from './piece-figure';
 import { ShelfRows } from './shelf-rows';
@@ -116,6 +116,7 @@ export function PiecesPage() {
           <Button variant="contained" onClick={() => void newPiece()} data-testid="new-piece">{say`New piece`}</Button>
         </div>
       </div>
+      <LetteringOnce planned={planned} />
       <div className={css.narrow}>
         <Filters
           planned={planned}

@@ -9,9 +9,9 @@ export function storedFrom(
   found: InspectedPicture,
   { id = newId(), name, bytes }: { id?: string; name: string; bytes: number },
 ): StoredPicture {
-  const { type, sha256, widthPx, heightPx, paleShare, darkShare, sketch, file, preview } = found;
+  const { type, sha256, widthPx, heightPx, paleShare, darkShare, sketch, reads, file, preview } = found;
   return {
     ...{ id, name: name.slice(0, LONGEST_NAME), type, bytes, sha256 },
-    ...{ widthPx, heightPx, paleShare, darkShare, sketch, file, preview },
+    ...{ widthPx, heightPx, paleShare, darkShare, sketch, reads, file, preview },
   };
 }

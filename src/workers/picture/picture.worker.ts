@@ -3,8 +3,9 @@ import {
   acceptPicture,
   checkBytes,
   foreignType,
-  isWhole,
   isTransparent,
+  isWhole,
+  looksLettered,
   remarksOf,
   sketchOf,
   toneShares,
@@ -61,7 +62,12 @@ const job: PictureJob = {
     onFirstPreview(transfer(first, [first]));
 
     const pixels = context.getImageData(0, 0, canvas.width, canvas.height).data;
-    const tones = { ...toneShares(pixels), sketch: sketchOf(pixels, canvas.width, canvas.height) };
+    const { width, height } = canvas;
+    const tones = {
+      ...toneShares(pixels),
+      sketch: sketchOf(pixels, width, height),
+      reads: looksLettered(pixels, width, height),
+    };
     const preview = await canvas.convertToBlob({ type: 'image/jpeg', quality: PREVIEW_QUALITY });
     return ok({
       ...accepted.value,

@@ -8,6 +8,7 @@ import type { Result } from '@/core/shared';
 export interface InspectedPicture extends AcceptedPicture, ToneShares {
   sha256: string;
   sketch: string;
+  reads: boolean;
   file: Blob;
   preview: Blob;
   /** Said once, when it is taken. */

@@ -57,6 +57,7 @@ export function PictureStation() {
         lettering === null && (
           <LetteringQuestion
             value={null}
+            looksLettered={picture.reads}
             onCommit={(answer) => change('picture', { lettering: answer }, say`lettering`)}
           />
         )
