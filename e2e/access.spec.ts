@@ -223,7 +223,7 @@ test('what is read aloud: one heading for each station, its answer live, the dra
   await expect(main.getByRole('heading', { level: 1 })).toHaveText(['Viaduct at dusk: Lay']);
   await expect(main.getByRole('heading', { level: 2 }).first()).toHaveText(/^Pour .+ and lay within \d+ min\.$/);
   const words = page.getByTestId('in-words').getByRole('listitem');
-  await expect(words.first()).toHaveText(/^The blank, .+: .+ wide, .+ high\.$/);
+  await expect(words.first()).toHaveText(/^The object, .+: .+ wide, .+ high\.$/);
   await expect(words.filter({ hasText: /^The print:/ })).toHaveCount(1);
   await expect(words.filter({ hasText: /strokes outwards: / })).not.toHaveCount(0);
   await expect(
@@ -305,7 +305,7 @@ test('a piece is gone through by keyboard alone, with the focus seen', async ({ 
   await page.keyboard.press('m');
   await expect(answer(page)).toContainText('Print one A4 page');
   await openPart(page, 'Because');
-  const size = page.getByText(/^print: the blank of/);
+  const size = page.getByText(/^print: the object of/);
   await expect(size).toContainText('25.2 × 19.2 cm');
   await page.keyboard.press('u');
   await expect(size).toContainText('9 15/16 × 7 9/16 in');
@@ -340,7 +340,7 @@ test('stations opened in any order say what is missing and where', async ({ page
   for (const [station, lacks] of [
     ['Rub', 'a picture – Picture'],
     ['Cure', 'the kind of surface – Surface'],
-    ['Sheet', 'the blank’s width and height – Surface'],
+    ['Sheet', 'width and height of the object – Surface'],
   ]) {
     await openStation(page, station);
     await expect(page.getByTestId('missing')).toContainText(lacks);

@@ -213,7 +213,7 @@ test('the work card of a piece, and of a day, read from their PDFs', async ({ pa
   ]);
   const path = await savedTo(card, info.outputPath('card.pdf'));
   const text = textOf(path);
-  for (const words of ['Crest bucket', 'Blank', 'Medium', 'Print the mirrored sheet', 'min'])
+  for (const words of ['Crest bucket', 'Board or jar', 'Medium', 'Print the mirrored sheet', 'min'])
     expect(text).toContain(words);
   expect(execFileSync('pdfinfo', [path], { encoding: 'utf8' })).toMatch(/Pages:\s+1\b/);
   expect(execFileSync('pdfimages', ['-list', path], { encoding: 'utf8' })).toContain('jpeg');

@@ -41,7 +41,7 @@ test('a finding with its figure, where it lies, and a remedy that takes it away'
   await expect(page.getByTestId('finding-overlay')).toBeVisible();
   await finding(page, 'show-through').getByRole('button', { name: 'Opaque photo-transfer medium' }).click();
   await expect(finding(page, 'show-through')).toHaveAttribute('data-weight', 'good');
-  await expect(finding(page, 'show-through')).toContainText('the binder is opaque');
+  await expect(finding(page, 'show-through')).toContainText('the gel or glue is opaque');
   await page.keyboard.press('Control+z');
   await expect(finding(page, 'show-through')).toHaveAttribute('data-weight', 'act');
 });

@@ -35,7 +35,7 @@ test('from a photo that lies on its side to a printed sheet that is checked', as
     await expect(page.getByText('4000 × 3000 pixels')).toBeVisible();
     await expect(answer(page)).toHaveText('Say whether there is lettering, or will be.');
     await page.getByRole('radio', { name: 'It has lettering, or will have' }).click();
-    await choose(page, 'crop-ratio', 'As the blank');
+    await choose(page, 'crop-ratio', 'As the object');
   });
 
   await test.step('surface, typed as people type it', async () => {

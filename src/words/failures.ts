@@ -119,7 +119,7 @@ const SENTENCES: Readonly<Record<FailureCode, Sentence>> = {
   'too-many-pages': ({ pages, most }) =>
     say`This print would take ${pages} pages; up to ${most} can be made. Take a larger paper.`,
   'print-too-large': ({ maxMm }, units) =>
-    say`The print is larger than ${units.length(figure(maxMm))}. Check the blank’s size.`,
+    say`The print is larger than ${units.length(figure(maxMm))}. Check the object’s size.`,
   'print-empty': () => say`The margins leave nothing to print on. Make them smaller.`,
   'crop-empty': () => say`The crop holds no pixels. Draw it larger.`,
   'sheet-failed': () =>
@@ -164,7 +164,7 @@ const SENTENCES: Readonly<Record<FailureCode, Sentence>> = {
   'photo-broken': () => say`This photo could not be decoded. Choose it as a JPEG, PNG or WebP.`,
   'inspect-failed': () => say`The photo could not be read: the browser stopped it. Try again; nothing was changed.`,
   'piece-unplanned': () =>
-    say`A photo is read against the picture on its blank: choose the picture and measure the blank first.`,
+    say`A photo is read against the picture where it lies: choose the picture and measure the object first.`,
   'piece-not-flat': () =>
     say`A photo shows only the side of a vessel that is turned to it: look it over by eye, all the way round.`,
   'shop-not-pdf': () => say`The copy shop could not read this file: it takes PDFs only.`,
@@ -185,10 +185,10 @@ const SENTENCES: Readonly<Record<FailureCode, Sentence>> = {
   'shop-request': () => say`The copy shop did not understand the order. Choose its options again.`,
   'shop-away': () => say`The copy shop’s stand-in does not answer: is Fobbet’s own server still running?`,
   'trace-nothing': () =>
-    say`Nothing stands out from the table in the middle of this photo. Lay the blank on something of another
+    say`Nothing stands out from the table in the middle of this photo. Lay the object on something of another
       colour and take the photo again; nothing was changed.`,
   'trace-cut-off': () =>
-    say`The blank reaches the rim of this photo. Step back so that table shows all round it; nothing was changed.`,
+    say`The object reaches the rim of this photo. Step back so that table shows all round it; nothing was changed.`,
   'trace-failed': () =>
     say`The photo could not be read through: the browser stopped it. Reload the page; nothing was changed.`,
   'motif-none': () => say`No motif was found: this picture is white all over.`,

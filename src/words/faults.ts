@@ -35,16 +35,19 @@ export const SIGN_WORDS: Readonly<Record<FaultSignId, { title: string; look: str
 export const CAUSE_WORDS: Readonly<Record<FaultCauseId, { title: string; why: string }>> = said({
   'not-cured': {
     title: 'It was not cured',
-    why: 'The binder held the paper as well as the toner, and water loosened both.',
+    why: 'The gel or glue held the paper as well as the toner, and water loosened both.',
   },
   'washable-glue': { title: 'Washable glue', why: 'Water brings it back to glue: whatever it held comes off.' },
-  'slick-ground': { title: 'A slick ground under it', why: 'Gloss, varnish and wax give the binder nothing to hold.' },
+  'slick-ground': {
+    title: 'A slick ground under it',
+    why: 'Gloss, varnish and wax give the gel or glue nothing to hold.',
+  },
   'tight-wood': { title: 'Bare hard wood', why: 'Its tight grain lets the toner go sooner than soft wood does.' },
   'unprimed-smooth': {
     title: 'Glass, glaze or metal without a base',
     why: 'A film on it has only its own stick, and chips off.',
   },
-  bubbles: { title: 'Bubbles under the paper', why: 'Where air lay, no binder touched the toner.' },
+  bubbles: { title: 'Bubbles under the paper', why: 'Where air lay, no gel or glue touched the toner.' },
   'missed-medium': {
     title: 'Places without medium',
     why: 'The coat was thin or left gaps, and the toner went with the paper there.',
@@ -53,7 +56,7 @@ export const CAUSE_WORDS: Readonly<Record<FaultCauseId, { title: string; why: st
     title: 'Rubbed too hard or too long',
     why: 'The paper was through, and the finger went on to the toner.',
   },
-  'too-wet': { title: 'Rubbed too wet', why: 'Too much water lifts this binder with its paper.' },
+  'too-wet': { title: 'Rubbed too wet', why: 'Too much water lifts this gel or glue with its paper.' },
   'paper-left': { title: 'Paper is left in it', why: 'Wet fibres are invisible; dry ones scatter light.' },
   'heavy-paper': { title: 'Heavy paper', why: 'Every 15 g/m² more asks for about one more pass.' },
   'medium-on-back': {
@@ -66,14 +69,14 @@ export const CAUSE_WORDS: Readonly<Record<FaultCauseId, { title: string; why: st
   },
   'pressed-too-hard': { title: 'Pressed too hard', why: 'The coat was driven out from under the paper.' },
   'not-dry': { title: 'It is not dry', why: 'In cold or damp air the water stays in it.' },
-  'thick-coat': { title: 'The coat is too thick', why: 'It skins over, and stays soft inside.' },
+  'thick-coat': { title: 'The coat is too thick', why: 'It dries on top, and stays soft inside.' },
   'pale-binder': {
-    title: 'A binder that lands pale',
+    title: 'A gel or glue that lands pale',
     why: 'Glue-sealers leave blacks some steps greyer than gel does.',
   },
   'dark-ground': {
     title: 'A dark ground',
-    why: 'A clear binder shows it: light parts are as dark as what lies under them.',
+    why: 'A clear gel or glue shows it: light parts are as dark as what lies under them.',
   },
   'slick-base-paint': { title: 'Gloss or pearl paint under it', why: 'It takes the transfer pale, and chips with it.' },
   'flat-picture': {
@@ -104,7 +107,7 @@ export const CAUSE_WORDS: Readonly<Record<FaultCauseId, { title: string; why: st
     title: 'Sealed while it was damp',
     why: 'Water under or in the sealer cannot get out, and clouds it.',
   },
-  'edge-dried-first': { title: 'The edge dried before the paper lay', why: 'A thin rim skins over within minutes.' },
+  'edge-dried-first': { title: 'The edge dried before the paper lay', why: 'A thin rim dries on top within minutes.' },
   'no-marks': {
     title: 'Laid without marks',
     why: 'It grips as it touches: what is not marked before can’t be moved after.',
@@ -174,7 +177,7 @@ export const FAULT_REMEDY_WORDS: Readonly<Record<FaultRemedyId, string>> = said(
   'paint-rim': 'Sponge colour round the rim.',
   'sand-lip': 'Sand the lip outward with a 320 block, only when it is dry.',
   'wait-for-clear': 'Wait: what is damp clears as it dries. Scrape off what stays soft.',
-  'glue-edge': 'Glue the edge down with a little binder, under parchment and a weight.',
+  'glue-edge': 'Stick the edge down with a little gel or glue, under parchment and a weight.',
   'trim-crooked': 'Trim it straight, or balance it with lettering or a painted border.',
   'wait-in-full': 'Wait the full time by the clock.',
   'other-glue': 'Use wood glue, or gel: nothing that washes out.',
@@ -197,11 +200,11 @@ export const FAULT_REMEDY_WORDS: Readonly<Record<FaultRemedyId, string>> = said(
   'use-gel': 'Use a fluid gel.',
   'contrast-up': 'Raise the contrast by 15.',
   'white-wash': 'A thin white wash under it.',
-  'opaque-medium': 'Use an opaque transfer medium: whites stay white.',
+  'opaque-medium': 'Use an opaque transfer medium: white parts stay white.',
   'gloss-seal-next': 'Plan a gloss sealer.',
   toner: 'Print with toner.',
   'heat-set': 'Set the ink with heat first.',
-  'centre-marks': 'Crease the sheet’s centre and mark the blank’s.',
+  'centre-marks': 'Crease the sheet’s centre and mark the object’s.',
   'mirror-check': 'Read the sheet before coating: it must read as in a mirror.',
   'driver-plain': 'Leave mirroring and scaling off in the printer’s own settings.',
   'trim-inside': 'Trim inside the picture’s edge.',
@@ -210,7 +213,7 @@ export const FAULT_REMEDY_WORDS: Readonly<Record<FaultRemedyId, string>> = said(
   'clear-medium': 'Use a clear transfer medium.',
   'whole-face': 'Coat the whole face, so that the film has no edge.',
   'torn-edge': 'Tear the edge: it hides better than a cut.',
-  'smoother-blank': 'Choose a smoother blank.',
+  'smoother-blank': 'Choose something smoother.',
   'thin-sealer': 'Thin coats of sealer, as many as are usual.',
   'varnish-sealer': 'Seal with acrylic varnish.',
   'dry-before-seal': 'Let it dry overnight before it is sealed.',
@@ -229,7 +232,7 @@ const EVIDENCE: Readonly<Record<FaultEvidenceId, string | Figures>> = said({
   cold: ({ figure }, units) =>
     figure === null ? say`Cold hours while it dried` : say`A cold room: ${units.temperature(figure)}`,
   'damp-air': ({ figure }) => say`Damp air: ${figure ?? 0} %`,
-  'washable-glue': 'The binder is a washable glue',
+  'washable-glue': 'It is a washable glue',
   inkjet: 'The print is inkjet',
   toner: 'The print is toner',
   'heat-set': 'Its ink was set with heat',
@@ -250,10 +253,10 @@ const EVIDENCE: Readonly<Record<FaultEvidenceId, string | Figures>> = said({
   'many-passes': ({ figure, of }) => say`${figure ?? 0} passes, where ${of ?? 0} are the most that is usual`,
   'long-rubbing': ({ figure, of }) =>
     say`${Math.round(figure ?? 0)} min of rubbing, where ${Math.round(of ?? 0)} were planned`,
-  'damp-only': 'A binder that is rubbed damp only',
-  'pale-binder': 'A binder that lands pale',
-  'white-binder': 'A white binder',
-  'clear-binder': 'A clear binder',
+  'damp-only': 'A gel or glue that is rubbed damp only',
+  'pale-binder': 'A gel or glue that lands pale',
+  'white-binder': 'A white gel or glue',
+  'clear-binder': 'A clear gel or glue',
   'sealed-matte': 'Sealed matte',
   'sealed-gloss': 'Sealed with gloss',
   unsealed: 'It is not sealed',
@@ -262,7 +265,7 @@ const EVIDENCE: Readonly<Record<FaultEvidenceId, string | Figures>> = said({
     say`Sealed ${hours((figure ?? 0) / 60)} after rubbing, of ${hours((of ?? 0) / 60)}`,
   'sealed-damp-air': ({ figure }) => say`Sealed in damp air: ${figure ?? 0} %`,
   'white-margin': 'The print is not trimmed inside its edge',
-  'print-fills': 'The print fills the blank',
+  'print-fills': 'The print fills the object',
   'coat-beyond': ({ figure }, units) => say`The coat goes ${units.length(figure ?? 0)} past the print`,
   'pale-picture': ({ figure }) => say`${percent(figure)} of the picture is near white`,
   'unprimed-smooth': 'Smooth and closed, without a base coat',
@@ -271,7 +274,7 @@ const EVIDENCE: Readonly<Record<FaultEvidenceId, string | Figures>> = said({
   'bar-measured': 'The printer’s size was measured',
   'bar-unmeasured': 'The printer’s size was never measured',
   'not-rubbed': 'It is not rubbed yet',
-  'no-paper-rubbed': 'No paper is rubbed in this school',
+  'no-paper-rubbed': 'No paper is rubbed this way',
 });
 
 /** A line of the reckoning in words. */

@@ -17,11 +17,11 @@ function told(sentence: string): FindingWords {
 export function findingWords(fact: FindingFact): FindingWords {
   switch (fact.code) {
     case 'cut-off-by-proportions':
-      return told(say`cut off|: the blank has other proportions. Turn the board, or choose the crop yourself.`);
+      return told(say`cut off|: the object has other proportions. Turn the board, or choose the crop yourself.`);
     case 'cut-off-by-outline':
-      return told(say`cut off by the blank’s outline|. Choose the crop so that what matters lies inside.`);
+      return told(say`cut off by the object’s outline|. Choose the crop so that what matters lies inside.`);
     case 'white-stays':
-      return told(say`near white, and stays white|: the binder is opaque.`);
+      return told(say`near white, and stays white|: the gel or glue is opaque.`);
     case 'white-shows-as-wanted':
       return told(say`near white|: it will show the surface, as you want it.`);
     case 'white-shows-light-ground':
@@ -108,7 +108,7 @@ export function remedyWords(remedy: Remedy): string {
     case 'light-base':
       return say`A light base coat of chalk-type paint`;
     case 'smoother-blank':
-      return say`A smoother blank: painted wood`;
+      return say`Something smoother: painted wood`;
     case 'opaque-binder':
       return BINDER_WORDS[remedy.binder].name;
     case 'gamma-up':

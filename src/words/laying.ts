@@ -20,7 +20,7 @@ export function layingWords(step: LayingStep, binder: BinderRecord, units: Wordi
     case 'cut-corners':
       return say`Cut the corners out of the print along their lines before it is coated, and crease it at the folds.`;
     case 'by-parts':
-      return say`It lands in ${step.parts} parts, each a print of its own: coat and lay one after the other, so that none skins.`;
+      return say`It lands in ${step.parts} parts, each a print of its own: coat and lay one after the other, so that none dries on top.`;
     case 'support-middle':
       return say`Put a book under the middle of the canvas so that it does not give.`;
     case 'barrier-inside':

@@ -46,7 +46,8 @@ export const CONDITION_WORDS: Readonly<Record<ConditionCode, string>> = said({
     'Works if a base coat of chalk-type paint fills the weave first: the liner must touch everywhere.',
   'led-only': 'Works if it holds an LED: never on a candle that will burn.',
   'light-hidden': 'Works if no light need come through the picture: an opaque white coat hides it there.',
-  'two-people': 'Works if two people coat and lay together: this binder skins before one pair of hands is round.',
+  'two-people':
+    'Works if two people coat and lay together: this gel or glue dries on top before one pair of hands is round.',
   'in-parts': 'Works if it is laid in parts: these sheets are no larger than a page.',
   'smooth-first': 'Works if it is sanded and base-coated until it is smooth: the liner must touch everywhere.',
   'sand-really-smooth': 'Works if the wood is sanded really smooth, to 400: on rough wood a wet liner fails.',
@@ -60,7 +61,7 @@ export function refusalWords(refusal: Refusal): string {
       return say`Clear transfer medium is not for cloth: it does not hold on threads and does not wash.`;
     case 'needs-opaque-medium':
       return say`${SURFACE_WORDS[refusal.surface].shortName} takes opaque photo-transfer medium only: a clear
-        binder cracks off and the picture does not show.`;
+        gel or glue cracks off and the picture does not show.`;
     case 'wrong-surface':
       return SCHOOL_WORDS[refusal.school].only ?? '';
     case 'needs-bare-face':
@@ -68,7 +69,7 @@ export function refusalWords(refusal: Refusal): string {
     case 'wash-takes-it':
       return say`Cloth that is worn or washed needs opaque medium: everything else washes out.`;
     case 'inkjet-bleeds':
-      return say`Inkjet dye dissolves in a wet binder: it bleeds and fades. Take a toner copy of the print, or
+      return say`Inkjet dye dissolves in a wet gel or glue: it bleeds and fades. Take a toner copy of the print, or
         heat-set it and choose that kind.`;
     case 'paper-does-not-break-down':
       return `${PRINT_WORDS[refusal.print].name}: ${PRINT_WORDS[refusal.print].note}`;
@@ -115,13 +116,13 @@ export function reasonWords(reason: Reason): string {
     case 'white-shows-surface':
       return say`White areas will show the surface; you want them white.`;
     case 'surface-shows':
-      return say`The surface shows in the whites, as you want it.`;
+      return say`The surface shows in the white parts, as you want it.`;
     case 'surface-hidden':
       return say`Hides the surface under white.`;
     case 'carries-on-dark':
       return say`Its white ground carries the picture on this dark surface.`;
     case 'dull-on-dark':
-      return say`On this dark ground a clear binder leaves the picture dull.`;
+      return say`On this dark ground a clear gel or glue leaves the picture dull.`;
     case 'penetrates':
       return say`Penetrates well, into paper and surface alike.`;
     case 'fills-texture':

@@ -14,10 +14,10 @@ const PREP_WORDS: Readonly<Record<PrepCode, PrepWords>> = said({
     title: 'Test the old finish for lead',
     why: 'Old paint may hold lead; sanding it spreads the dust.',
   },
-  strip: { title: 'Strip the old finish', why: 'A slick finish gives the binder nothing to grip.' },
+  strip: { title: 'Strip the old finish', why: 'A slick finish gives the gel or glue nothing to grip.' },
   scuff: {
     title: 'Scuff or strip the old finish, 120 then 220',
-    why: 'A slick finish gives the binder nothing to grip.',
+    why: 'A slick finish gives the gel or glue nothing to grip.',
   },
   sand: {
     title: 'Sand along the grain, 120 then 220',
@@ -39,7 +39,7 @@ const PREP_WORDS: Readonly<Record<PrepCode, PrepWords>> = said({
   derust: { title: 'Brush off loose rust', why: 'Rust lifts with the paper.' },
   'wash-dry': {
     title: 'Wash it',
-    why: 'Trapped water and dust stop the binder from reaching the stone.',
+    why: 'Trapped water and dust stop the gel or glue from reaching the stone.',
   },
   prewash: {
     title: 'Wash it without softener, dry and iron flat',

@@ -60,7 +60,7 @@ export const REPAIR_WORDS: Readonly<Record<RepairId, RepairWords>> = said({
   'fibres-brushed': {
     title: 'Take off dry fuzz',
     inText: 'take off dry fuzz',
-    how: 'Brush or vacuum it off; what stays, a damp finger or a little more of the binder. No sandpaper here.',
+    how: 'Brush or vacuum it off; what stays, a damp finger or a little more of the gel or glue. No sandpaper here.',
     why: 'Fibres sealed in stay white.',
   },
   outline: {
@@ -85,7 +85,7 @@ export const REPAIR_WORDS: Readonly<Record<RepairId, RepairWords>> = said({
     title: 'Tint ghostly places by hand',
     inText: 'tint ghostly places by hand',
     how: 'A thin wash of acrylic over pale parts that the grain swallows.',
-    why: 'Pale subjects fade into strong grain under a clear binder.',
+    why: 'Pale subjects fade into strong grain under a clear gel or glue.',
   },
   'fade-edge': {
     title: 'Fade the picture’s edge',
@@ -103,13 +103,13 @@ export const REPAIR_WORDS: Readonly<Record<RepairId, RepairWords>> = said({
     title: 'Sponge paint round the rim',
     inText: 'sponge paint round the rim',
     how: 'A nearly dry sponge, dark or light, from the edge inward as a vignette.',
-    why: 'Ties the print to the blank.',
+    why: 'Ties the print to the object.',
   },
   sides: {
     title: 'Paint or stain the sides',
     inText: 'paint or stain the sides',
     how: 'One colour from the picture’s edge carried round the side.',
-    why: 'Bare sides look unfinished on a thick blank.',
+    why: 'Bare sides look unfinished on a thick board.',
   },
   trace: {
     title: 'Trace and paint the lettering',
@@ -124,8 +124,8 @@ export const REPAIR_WORDS: Readonly<Record<RepairId, RepairWords>> = said({
     why: 'Sealed in, they stay.',
   },
   'clear-coat': {
-    title: 'A thin coat of the binder over the face',
-    inText: 'a thin coat of the binder over the face',
+    title: 'A thin coat of the gel or glue over the face',
+    inText: 'a thin coat of the gel or glue over the face',
     how: 'Thin and even; let it dry as long as the first.',
     why: 'Clears the last fibres where they still show, and holds loose toner.',
   },

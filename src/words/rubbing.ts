@@ -10,7 +10,7 @@ export const WATER_WORDS: Readonly<Record<BinderRecord['water'], { bench: string
   damp: {
     bench:
       'Lay a wrung sponge on it, a section at a time, from a light corner. Damp, not soaked: too wet lifts everything.',
-    rule: 'Damp only, with a wrung sponge or cloth: this binder lets go when it gets too wet.',
+    rule: 'Damp only, with a wrung sponge or cloth: this gel or glue lets go when it gets too wet.',
   },
   soak: {
     bench:

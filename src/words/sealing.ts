@@ -24,6 +24,6 @@ function reasonFor(reason: SealerReason, note: string, sheen: SheenId): string {
     case 'too-soft':
       return say`too soft for the wear`;
     case 'covers-picture':
-      return say`the binder is white: it would cover the picture`;
+      return say`the gel or glue is white: it would cover the picture`;
   }
 }

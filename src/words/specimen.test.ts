@@ -12,7 +12,7 @@ const described = { surface: 'painted wood', blank, landed: print!.formed.landed
 
 it('says what is where, in the person’s units', () => {
   const said = specimenWords(described, wordingIn('metric'));
-  expect(said[0]).toBe('The blank, painted wood: 24 cm wide, 18 cm high.');
+  expect(said[0]).toBe('The object, painted wood: 24 cm wide, 18 cm high.');
   expect(said[1]).toMatch(/^The print: .+ cm wide, .+ cm high\.$/);
   expect(said[2]).toMatch(
     /^It lies .+ from the left and .+ from the top; .+ are left at the right and .+ at the foot\.$/,
@@ -22,7 +22,9 @@ it('says what is where, in the person’s units', () => {
 
 it('has the blank alone where nothing has landed, and says so where it is not measured', () => {
   expect(specimenWords({ ...described, landed: [] }, wordingIn('metric'))).toHaveLength(1);
-  expect(specimenWords({ ...described, blank: null }, wordingIn('metric'))).toEqual(['The blank is not measured yet.']);
+  expect(specimenWords({ ...described, blank: null }, wordingIn('metric'))).toEqual([
+    'The object is not measured yet.',
+  ]);
 });
 
 it.each([

@@ -24,9 +24,9 @@ const sized = ({ widthMm, heightMm }: { widthMm: number; heightMm: number }, uni
 
 /** The drawn piece for those who hear it: what is where, each in its own sentence. */
 export function specimenWords({ surface, blank, landed, layers, grainDeg }: Described, units: Wording): string[] {
-  if (!blank) return [say`The blank is not measured yet.`];
+  if (!blank) return [say`The object is not measured yet.`];
   const told = [
-    surface ? say`The blank, ${surface}: ${sized(blank, units)}.` : say`The blank: ${sized(blank, units)}.`,
+    surface ? say`The object, ${surface}: ${sized(blank, units)}.` : say`The object: ${sized(blank, units)}.`,
   ];
   if (blank.parts.length > 1)
     told.push(say`It has ${blank.parts.length} parts. The first: ${sized(blank.parts[0]!.box, units)}.`);

@@ -27,7 +27,7 @@ export const MISSING_WORDS: Readonly<Record<MissingCode, { needed: string; todo:
   picture: { needed: 'a picture', todo: 'choose its picture' },
   lettering: { needed: 'an answer: has it lettering?', todo: 'say whether it has lettering' },
   'surface-kind': { needed: 'the kind of surface', todo: 'say what it is made of' },
-  'blank-size': { needed: 'the blank’s width and height', todo: 'measure the blank' },
+  'blank-size': { needed: 'width and height of the object', todo: 'measure the object' },
   'shape-fault': { needed: 'a shape that can be made: this one can’t', todo: 'mend its shape' },
   'margins-too-wide': { needed: 'margins that leave room for the print', todo: 'make its margins smaller' },
   method: { needed: 'a method', todo: 'choose its method' },
@@ -41,7 +41,7 @@ export const MISSING_WORDS: Readonly<Record<MissingCode, { needed: string; todo:
 export const NEXT_WORDS: Readonly<Record<NextCode, string>> = said({
   'choose-picture': 'Choose the picture',
   'answer-lettering': 'Say whether it has lettering',
-  'describe-surface': 'Measure the blank',
+  'describe-surface': 'Measure the object',
   'prepare-surface': 'Prepare the surface',
   'choose-method': 'Choose the method',
   'fix-sheet': 'Make the print fit the page',

@@ -1,4 +1,4 @@
-import { type UnitSystem } from '@/core/measure';
+import { spoonsOf, type Spoons, type UnitSystem } from '@/core/measure';
 import { formatFilm, formatLength, formatSize, formatTemperature, formatVolume } from './figures';
 import { say } from './say';
 
@@ -8,6 +8,8 @@ export interface Wording {
   length: (mm: number) => string;
   size: (...sizesMm: number[]) => string;
   volume: (ml: number) => string;
+  /** The same in kitchen spoons, “about 1¼ tablespoons”; null where it is too little or too much for them. */
+  spoons: (ml: number) => string | null;
   temperature: (celsius: number) => string;
   area: (mm2: number) => string;
   film: (um: number) => string;
@@ -37,11 +39,22 @@ const isTiny = (value: number): boolean => value > 0 && value < 0.1;
 /** Whole from ten on, tenths below. */
 const smallFigure = (value: number): number => Number(value.toFixed(value >= 10 ? 0 : 1));
 
+const QUARTERS = ['', '¼', '½', '¾'];
+
+function spoonsText(spoons: Spoons | null): string | null {
+  if (!spoons) return null;
+  const { spoon, quarters } = spoons;
+  const count = `${Math.floor(quarters / 4) || ''}${QUARTERS[quarters % 4] ?? ''}`;
+  if (spoon === 'teaspoon') return quarters > 4 ? say`about ${count} teaspoons` : say`about ${count} teaspoon`;
+  return quarters > 4 ? say`about ${count} tablespoons` : say`about ${count} tablespoon`;
+}
+
 export const wordingIn = (system: UnitSystem): Wording => ({
   system,
   length: (mm) => formatLength(mm, system),
   size: (...sizesMm) => formatSize(sizesMm, system),
   volume: (ml) => formatVolume(ml, system),
+  spoons: (ml) => spoonsText(spoonsOf(ml, system)),
   temperature: (celsius) => formatTemperature(celsius, system),
   area: (mm2) => areaText(mm2, system),
   film: (um) => formatFilm(um, system),

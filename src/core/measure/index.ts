@@ -8,6 +8,7 @@ export {
   type SpansCode,
   type TimeCode,
 } from './day-spans';
+export { spoonsOf, type Spoons } from './spoons';
 export { formatLength, formatSize, parseLengthMm, type LengthCode } from './length';
 export {
   formatDuration,

@@ -103,7 +103,7 @@ export function LatePieces({ schedule }: { schedule: Schedule }) {
     }
   };
   const take = async (remedy: LateRemedy) => {
-    if (remedy.kind === 'binder') await patchPieces([remedy], say`quicker binder`);
+    if (remedy.kind === 'binder') await patchPieces([remedy], say`quicker gel or glue`);
     if (remedy.kind === 'fan') await patchPieces(remedy.patches, 'fan');
     if (remedy.kind === 'fewer') await change(({ aside }) => ({ aside: [...aside, ...remedy.pieceIds] }));
     if (remedy.kind === 'today' || remedy.kind === 'hours')
@@ -142,7 +142,7 @@ export function LatePieces({ schedule }: { schedule: Schedule }) {
         (weighed.list.length === 0 ? (
           <Note>
             {sentences(
-              say`None of these would help: another binder, a fan, one piece fewer, two hours more today or on a day of the coming week.`,
+              say`None of these would help: another gel or glue, a fan, one piece fewer, two hours more today or on a day of the coming week.`,
               say`A later date would.`,
             )}
           </Note>

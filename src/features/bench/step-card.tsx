@@ -28,7 +28,7 @@ export function StepCard({
           data-testid="card-timer"
         >
           {card.timer.stroke
-            ? say`First stroke: ${minutesText(card.timer.minutes)} open`
+            ? say`I begin to coat: ${minutesText(card.timer.minutes)}`
             : say`Start ${minutesText(card.timer.minutes)}`}
         </button>
       )}

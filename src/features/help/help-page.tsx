@@ -30,7 +30,7 @@ export function HelpPage() {
         <Input
           type="search"
           value={sought}
-          placeholder={say`haze, open time …`}
+          placeholder={say`haze, time to lay …`}
           onChange={(event) => setSought(event.target.value)}
           slotProps={{ input: { 'aria-label': say`Find in the help`, 'data-testid': 'help-search' } as object }}
         />

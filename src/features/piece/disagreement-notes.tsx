@@ -17,7 +17,7 @@ export function DisagreementNotes({ at }: { at: Disagreement['at'] }) {
     : [];
   if (found.length === 0) return null;
   return (
-    <Part title={say`Where schools disagree`} folded={counted(found.length, 'question', 'questions')}>
+    <Part title={say`Where makers disagree`} folded={counted(found.length, 'question', 'questions')}>
       {found.map(({ id }) => (
         <div key={id} className={css.disagreement} data-disagreement={id}>
           <Fold summary={DISAGREEMENT_WORDS[id].question}>

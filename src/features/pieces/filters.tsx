@@ -52,7 +52,7 @@ export function Filters({ planned, ...shelf }: { planned: readonly PlannedPiece[
         testId="filter-surface"
       />
       <SelectField
-        label={say`Binder`}
+        label={say`Gel or glue`}
         value={sought.binder ?? ''}
         options={[ANY, ...binders.map((id) => ({ id, name: BINDER_WORDS[id].name }))]}
         onCommit={(binder) => onChange({ binder: binder || null })}

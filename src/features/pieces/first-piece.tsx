@@ -12,7 +12,7 @@ import { sentences } from '@/words';
 const RUN: readonly [string, string][] = [
   [say`Picture`, say`crop it, and say whether it has lettering`],
   [say`Surface`, say`what the picture goes on, measured`],
-  [say`Method`, say`which binder works, ranked with reasons`],
+  [say`Method`, say`which gel or glue works, ranked with reasons`],
   [say`Sheet`, say`the mirrored print at exact size`],
   [say`Lay`, say`how much to pour, how long it stays open`],
   [say`Cure`, say`when to start rubbing in your room`],

@@ -169,7 +169,7 @@ export function PrintTogetherPage() {
         <Printed of={planned.filter(({ piece }) => packed.includes(piece.id))} />
         <Part title={say`Pieces`}>
           {ready.length === 0 && (
-            <Note>{sayWith`No piece is far enough: each needs its picture, its blank’s size and a method that is
+            <Note>{sayWith`No piece is far enough: each needs its picture, its size and a method that is
               laid face down. ${(<Link href="/pieces">{say`To the pieces`}</Link>)}`}</Note>
           )}
           {ready.map((one) => (

@@ -2,11 +2,11 @@ import type { ItemKind } from '@/records';
 import { say } from '@/words/say';
 
 export const KIND_NAMES: Readonly<Record<ItemKind, string>> = {
-  binder: say`Binders`,
+  binder: say`Gels and glues`,
   sealer: say`Sealers`,
   paint: say`Paints`,
   paper: say`Papers`,
-  blank: say`Blanks`,
+  blank: say`Boards, jars, canvases`,
   tool: say`Tools`,
   printer: say`Printers`,
   oven: say`Ovens`,

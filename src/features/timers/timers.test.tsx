@@ -32,10 +32,10 @@ function bench() {
 it('stands in the order in which they ring, and outlives a reload', async () => {
   const before = bench();
   await before.start('Soak', 20);
-  await before.start('Open time', 5);
+  await before.start('Time to lay it', 5);
   before.unmount();
   const after = bench();
-  await waitFor(() => expect(after.labels()).toEqual(['Open time', 'Soak']));
+  await waitFor(() => expect(after.labels()).toEqual(['Time to lay it', 'Soak']));
 });
 
 it('stops where it is and runs on from there', async () => {

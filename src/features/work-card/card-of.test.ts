@@ -15,7 +15,7 @@ const cardOf = (piece: Piece, starts: Record<string, number> = {}) => {
 };
 const blankOf = (...patches: JobPatch[]) => {
   const piece = patches.reduce<Piece>((before, patch) => applyPatch(before, patch), readyPiece());
-  return cardOf(piece).card.facts.find(({ name }) => name === 'Blank')?.value;
+  return cardOf(piece).card.facts.find(({ name }) => name === 'Board or jar')?.value;
 };
 
 describe('a work card', () => {

@@ -56,7 +56,7 @@ function factsOf(job: Piece, plan: Foreseen<Piece>['plan'], units: Wording): Wor
   const { surface, method, lay, seal, sheet } = plan;
   const facts: { name: string; value: string | null }[] = [
     {
-      name: say`Blank`,
+      name: say`Board or jar`,
       value:
         remarks(blankAsEntered(job.surface, units), surface.record && SURFACE_WORDS[surface.record.id].name) || null,
     },

@@ -13,9 +13,9 @@ export const CAUTION_TEXTS: Readonly<Record<CautionId, string>> = said({
   'two-people': 'This is heavy or large: lift and turn it with two people.',
   fingertips: 'Long wet rubbing wears fingertips: nitrile gloves or a cloth, and a break after half an hour.',
   'picture-rights': 'Use your own or licensed pictures, and ask the people in them.',
-  'cold-film': 'In a room this cold a water-borne binder may never form a film. Stop: warm the room first.',
+  'cold-film': 'In a room this cold a water-borne gel or glue may never form a film. Stop: warm the room first.',
   'damp-air': 'Above 85 % humidity the water has nowhere to go. Expect a far longer wait, or dry the air first.',
-  brushes: 'Wash brushes before the binder dries: afterwards it is waterproof.',
+  brushes: 'Wash brushes before the gel or glue dries: afterwards it is waterproof.',
   'back-of-paper': 'Keep medium off the back of the paper: it seals the paper, and that spot will not rub off.',
   'heat-set':
     'Heat-setting: stay with it, ventilate, no food in the oven, and stay under the paper’s and the oven’s limits.',

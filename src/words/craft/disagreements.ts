@@ -33,7 +33,7 @@ export const DISAGREEMENT_WORDS: Readonly<Record<DisagreementId, DisagreementWor
     oneSide: 'Damp only, with a wrung sponge: too much water lifts the film with the paper.',
     otherSide: 'Soaked: dry paper takes long to soften, and rubbing it dry wears the picture.',
     taken:
-      'by the binder: gel and polyurethane that are fully dry are soaked, the others damped; a tacky peel sees no water.',
+      'by what it is: gel and polyurethane that are fully dry are soaked, the others damped; a tacky peel sees no water.',
   },
   waiting: {
     question: 'By the clock or by the sign?',

@@ -13,7 +13,7 @@ export const OVEN_WORDS: Readonly<Record<OvenId, (temperature: string) => string
 };
 
 export const OVEN_REFUSALS: Readonly<Record<OvenRefusal, string>> = said({
-  'no-shortcut': 'This binder knows no shortcut: it takes its full 24 h.',
+  'no-shortcut': 'This gel or glue knows no shortcut: it takes its full 24 h.',
   cloth: 'Cloth does not go in: trims and fillings melt.',
   leather: 'Leather shrinks.',
   candle: 'Wax, plastic and batteries never go in.',

@@ -22,7 +22,7 @@ export const PRINT_WORDS: Readonly<Record<PrintId, PrintWords>> = said({
   'inkjet-plain': {
     name: 'Inkjet on plain paper',
     inText: 'inkjet on plain paper',
-    note: 'The dye dissolves in water: it bleeds in the wet binder. A toner copy of it works; heat-setting is the rescue.',
+    note: 'The dye dissolves in water: it bleeds in the wet gel or glue. A toner copy of it works; heat-setting is the rescue.',
   },
   'inkjet-heat-set': {
     name: 'Inkjet, set with heat in the oven',
@@ -37,27 +37,27 @@ export const PRINT_WORDS: Readonly<Record<PrintId, PrintWords>> = said({
   'photo-paper': {
     name: 'Glossy or photo paper, a photograph',
     inText: 'glossy or photo paper, a photograph',
-    note: 'The emulsion blocks the binder and the paper does not break down. Never use an original: copy it onto plain paper.',
+    note: 'The emulsion blocks the gel or glue and the paper does not break down. Never use an original: copy it onto plain paper.',
   },
   'slip-paper': {
     name: 'Slip-coated transfer paper',
     inText: 'slip-coated transfer paper',
-    note: 'Soaked and peeled whole, not rubbed: a school of its own.',
+    note: 'Soaked and peeled whole, not rubbed: a way of its own.',
   },
   'inkjet-liner': {
     name: 'Inkjet on release liner',
     inText: 'inkjet on release liner',
-    note: 'The ink stays wet on it: pressed once and lifted, a school of its own.',
+    note: 'The ink stays wet on it: pressed once and lifted, a way of its own.',
   },
   'release-liner': {
     name: 'Toner on release liner (backing of label sheets)',
     inText: 'toner on release liner (backing of label sheets)',
-    note: 'Lifted dry, not rubbed: a school of its own.',
+    note: 'Lifted dry, not rubbed: a way of its own.',
   },
   'inkjet-film': {
     name: 'Inkjet on transparency film',
     inText: 'inkjet on transparency film',
-    note: 'Lifted off a gesso bed: a school of its own.',
+    note: 'Lifted off a gesso bed: a way of its own.',
   },
 });
 

@@ -13,8 +13,8 @@ export const SEALER_WORDS: Readonly<Record<SealerId, SealerWords>> = said({
     note: 'Does not yellow. Light use after 3 days, full cure after 21.',
   },
   'same-medium': {
-    name: 'The binder itself, as a top coat',
-    inText: 'the binder itself, as a top coat',
+    name: 'The gel or glue itself, as a top coat',
+    inText: 'the gel or glue itself, as a top coat',
     note: 'Enough for wall pieces and canvas.',
   },
   polyurethane: {

@@ -37,7 +37,7 @@ export const SURFACE_WORDS: Readonly<Record<SurfaceId, SurfaceWords>> = said({
     shortName: 'Painted wood or furniture',
     shortInText: 'painted wood or furniture',
     advice:
-      'Matte, chalk-type and mineral paint take a transfer best. Light colours work better than dark ones with a clear binder.',
+      'Matte, chalk-type and mineral paint take a transfer best. Light colours work better than dark ones with a clear gel or glue.',
   },
   'varnished-wood': {
     name: 'Old varnished furniture, doors',
@@ -81,7 +81,7 @@ export const SURFACE_WORDS: Readonly<Record<SurfaceId, SurfaceWords>> = said({
     inText: 'glazed ceramic',
     shortName: 'Glazed ceramic',
     shortInText: 'glazed ceramic',
-    advice: 'Degrease it. The glaze gives the binder nothing to hold: a base coat of chalk-type paint helps.',
+    advice: 'Degrease it. The glaze gives the gel or glue nothing to hold: a base coat of chalk-type paint helps.',
   },
   metal: {
     name: 'Metal, tin',

@@ -23,7 +23,7 @@ const TOOL_NAMES: Readonly<Record<ToolId, string>> = said({
   'soft-flat-brush': 'soft flat brush',
   'lead-test-kit': 'lead test kit',
   'dust-mask': 'dust mask',
-  'thinned-wood-glue-or-the-binder': 'thinned wood glue or the binder',
+  'thinned-wood-glue-or-the-binder': 'thinned wood glue or gel',
   'small-brush': 'small brush',
   'rubbing-alcohol-or-dish-soap': 'rubbing alcohol or dish soap',
   'lint-free-cloth': 'lint-free cloth',

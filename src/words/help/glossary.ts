@@ -14,25 +14,13 @@ export const GLOSSARY: readonly GlossaryEntry[] = said(
     {
       word: 'Base coat',
       meaning:
-        'Paint or gesso under the print, dried first. It evens out colour and thirst of the blank, and is what ' +
+        'Paint or gesso under the print, dried first. It evens out colour and thirst of the object, and is what ' +
         'white parts of the picture show.',
       at: ['surface', 'method'],
     },
     {
-      word: 'Binder',
-      meaning:
-        'The wet stuff that takes hold of the toner: gel medium, transfer medium, glue or varnish. It dries clear ' +
-        'or white, and the picture stays in it when the paper is rubbed off.',
-      at: ['method', 'lay', 'cure'],
-    },
-    {
-      word: 'Blank',
-      meaning: 'The thing a picture goes on, before anything is on it: board, canvas, drawer front, jar, stone.',
-      at: ['surface'],
-    },
-    {
       word: 'Coat',
-      meaning: 'One layer of binder, paint or sealer, put on in one go.',
+      meaning: 'One layer of gel, glue, paint or sealer, put on in one go.',
       at: ['surface', 'lay', 'seal'],
     },
     {
@@ -44,7 +32,7 @@ export const GLOSSARY: readonly GlossaryEntry[] = said(
     {
       word: 'Face down',
       meaning:
-        'The printed side lies on the binder, so the picture lands mirrored: that is why the sheet is printed mirrored.',
+        'The printed side lies in the gel or glue, so the picture lands mirrored: that is why the sheet is printed mirrored.',
       at: ['sheet', 'lay'],
     },
     {
@@ -60,6 +48,13 @@ export const GLOSSARY: readonly GlossaryEntry[] = said(
       at: ['method', 'lay'],
     },
     {
+      word: 'Gel or glue (binder)',
+      meaning:
+        'The wet stuff that takes hold of the toner: gel medium, transfer medium, glue or varnish. It dries clear ' +
+        'or white, and the picture stays in it when the paper is rubbed off.',
+      at: ['method', 'lay', 'cure'],
+    },
+    {
       word: 'Ghost',
       meaning: 'A second, fainter picture beside the first: the paper slid after it had touched down.',
       at: ['lay', 'mend'],
@@ -73,7 +68,7 @@ export const GLOSSARY: readonly GlossaryEntry[] = said(
     },
     {
       word: 'Halo',
-      meaning: 'A rim of binder without picture round the print, where the coat went past it and caught dust or shine.',
+      meaning: 'A rim of gel without picture round the print, where the coat went past it and caught dust or shine.',
       at: ['mend', 'seal'],
     },
     {
@@ -91,17 +86,17 @@ export const GLOSSARY: readonly GlossaryEntry[] = said(
     },
     {
       word: 'Lands',
-      meaning: 'How the picture comes to lie on the blank, the right way round. “As printed” is the sheet before it.',
+      meaning: 'How the picture comes to lie on the object, the right way round. “As printed” is the sheet before it.',
       at: ['sheet', 'lay'],
     },
     {
       word: 'Lay',
-      meaning: 'To bring the wet print onto the blank, from the middle out, without air under it.',
+      meaning: 'To bring the wet print onto the object, from the middle out, without air under it.',
       at: ['lay'],
     },
     {
       word: 'Lip',
-      meaning: 'The raised edge of the binder’s film, felt with a finger and seen under gloss.',
+      meaning: 'The raised edge of the dried gel, felt with a finger and seen under gloss.',
       at: ['mend', 'seal'],
     },
     {
@@ -111,7 +106,7 @@ export const GLOSSARY: readonly GlossaryEntry[] = said(
     },
     {
       word: 'Margin',
-      meaning: 'Bare blank left round the print. In a printer it is the rim it cannot print on.',
+      meaning: 'Bare object left round the print. In a printer it is the rim it cannot print on.',
       at: ['sheet'],
     },
     {
@@ -126,14 +121,19 @@ export const GLOSSARY: readonly GlossaryEntry[] = said(
       at: ['picture', 'sheet'],
     },
     {
+      word: 'Object (blank)',
+      meaning: 'The thing a picture goes on, before anything is on it: board, canvas, drawer front, jar, stone.',
+      at: ['surface'],
+    },
+    {
       word: 'Opaque medium',
       meaning:
-        'A white transfer medium: white parts of the picture stay white whatever lies under them. Needed on cloth and on dark blanks.',
+        'A white transfer medium: white parts of the picture stay white whatever lies under them. Needed on cloth and on dark grounds.',
       at: ['method'],
     },
     {
       word: 'Open time',
-      meaning: 'How long a coat can be worked before it skins. In warm, dry air it is shorter than on the label.',
+      meaning: 'How long a coat can be worked before its top dries. In warm, dry air it is shorter than on the label.',
       at: ['lay'],
     },
     {
@@ -155,13 +155,6 @@ export const GLOSSARY: readonly GlossaryEntry[] = said(
       word: 'Release liner',
       meaning: 'The shiny backing of a sheet of labels: toner lies loosely on it and comes off whole, without rubbing.',
       at: ['method', 'sheet'],
-    },
-    {
-      word: 'School',
-      meaning:
-        'One of the ways people do it, with its order of steps: dry and rub, peel while tacky, iron, soak, trace. ' +
-        'Fobbet ranks them for each piece.',
-      at: ['method'],
     },
     {
       word: 'Seal',
@@ -197,12 +190,12 @@ export const GLOSSARY: readonly GlossaryEntry[] = said(
     },
     {
       word: 'Stash',
-      meaning: 'What is at hand: bottles with what is left in them, papers, blanks, printer, oven, prices.',
+      meaning: 'What is at hand: bottles with what is left in them, papers, boards and jars, printer, oven, prices.',
       at: ['lay'],
     },
     {
       word: 'Swatch',
-      meaning: 'A small trial on the same surface with the same print and binder.',
+      meaning: 'A small trial on the same surface with the same print, gel or glue.',
       at: ['method'],
     },
     {
@@ -225,6 +218,13 @@ export const GLOSSARY: readonly GlossaryEntry[] = said(
       word: 'Veil',
       meaning: 'Haze so thin that it only greys the darks.',
       at: ['rub', 'seal'],
+    },
+    {
+      word: 'Way of moving it (school)',
+      meaning:
+        'One of the ways people do it, with its order of steps: dry and rub, peel while tacky, iron, soak, trace. ' +
+        'Fobbet ranks them for each piece.',
+      at: ['method'],
     },
     {
       word: 'Weave',

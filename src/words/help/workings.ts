@@ -18,7 +18,7 @@ export const WORKINGS: Readonly<Record<StationId, Working>> = said({
         'inch is excellent, 200 good, 150 acceptable; a coarse weave or stone forgives a third less.',
       'Each pixel’s lightness is worked out as the eye sees it, from 0 to 100. Above 92 hardly any toner lies ' +
         'there; below 25 it lies so thick that a trace of paper shows as haze.',
-      'Connected light parts that the edge does not cut off are taken for pale subjects: on a grainy blank they read as ghostly.',
+      'Connected light parts that the edge does not cut off are taken for pale subjects: on a grainy ground they read as ghostly.',
     ],
     weak: 'What matters in a picture, a face or a date, is not recognised: you say it.',
     source: 'CIE 1976 lightness; viewing distances of prints held in the hand.',
@@ -39,7 +39,7 @@ export const WORKINGS: Readonly<Record<StationId, Working>> = said({
   method: {
     title: 'How the ways are ranked',
     steps: [
-      'Every binder is tried with every school on this surface and print. What cannot work is refused, each with its reason.',
+      'Every gel, glue and medium is tried in every way of moving a print on this surface and print. What cannot work is refused, each with its reason.',
       'Each way that works begins with the same points. What speaks for or against it adds or takes points: toner ' +
         'kept, whites as wanted, hours of waiting, minutes of rubbing, practice, what is in your stash.',
       'The first shown has most points. The two beside it trade points for something the first lacks: sooner, less ' +
@@ -51,7 +51,7 @@ export const WORKINGS: Readonly<Record<StationId, Working>> = said({
   sheet: {
     title: 'How the print comes out at its size',
     steps: [
-      'The print is the blank less its margins, bent, parted or wrapped as the blank is. It is drawn at 300 dots ' +
+      'The print is the object less its margins, bent, parted or wrapped as the object is. It is drawn at 300 dots ' +
         'an inch, mirrored where it is laid face down.',
       'A print too long for a page is cut into tiles: the fewest pages whose overlaps still leave room, all of the same length.',
       'Printers stretch. The bars of a calibration page are measured once, and later sheets are drawn against ' +
@@ -65,7 +65,7 @@ export const WORKINGS: Readonly<Record<StationId, Working>> = said({
     steps: [
       'Area × wet film × what drinks it, plus 12 % that stays in brush and pot, for each coated face. Paper drinks ' +
         '1.1, whatever it is laid on.',
-      'The wet film is the middle of what the binder’s kind takes, until you type the label’s.',
+      'The wet film is the middle of what its kind takes, until you type the label’s.',
       'Open time is the label’s minutes divided by the root of how fast this room dries, never under 2 or over 12 minutes.',
     ],
     weak: 'Hands differ by a third in how thick they spread. Type what you really used, and it is kept beside the plan.',
@@ -87,7 +87,7 @@ export const WORKINGS: Readonly<Record<StationId, Working>> = said({
   rub: {
     title: 'Passes, minutes and where haze will stay',
     steps: [
-      'The binder’s usual number of passes at 80 g/m² paper, one more for every 15 g/m² above. The first takes 12 ' +
+      'The usual number of passes at 80 g/m² paper, one more for every 15 g/m² above. The first takes 12 ' +
         'min for a letter-size print, each later one half of that.',
       'Dark parts keep haze longest; light, even parts hide paper, so they are felt for. Sections of half a letter ' +
         'page run from the lightest corner.',

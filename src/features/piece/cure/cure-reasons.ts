@@ -16,7 +16,7 @@ export function cureReasons(piece: Piece, plan: PiecePlan, units: Wording): Reas
   const { wait } = plan.cure;
   const { binder } = plan.method;
   if (!wait || !binder || !plan.surface.record) return [];
-  const floor = wait.floorHours > 0 ? [{ figure: `≥ ${wait.floorHours} h`, text: say`floor of this binder` }] : [];
+  const floor = wait.floorHours > 0 ? [{ figure: `≥ ${wait.floorHours} h`, text: say`floor of this gel or glue` }] : [];
   return [...ofRule(wait, piece, plan, units), ...floor];
 }
 

@@ -9,7 +9,7 @@ import { useCoated } from './use-coated';
 const RULES: Readonly<Record<WaitRule, string>> = {
   sign: say`By the sign: rub once it is evenly opaque, no patch feels cool, and a corner will not lift.`,
   clock: say`By the clock: the full time, always.`,
-  'clock-floor': say`By the clock: this binder allows no shortcut, however warm and dry the room.`,
+  'clock-floor': say`By the clock: this gel or glue allows no shortcut, however warm and dry the room.`,
   label: say`By your own figure.`,
   oven: say`By the oven: when its time is over and the piece has cooled.`,
   soak: say`A bath: as long as it is, whatever the room is like.`,

@@ -71,7 +71,7 @@ function Landed({ optics, overlay, caption, painted = false, actions, grips = fa
           <TurnButton />
         </>
       }
-      caption={blank ? caption : say`The blank is not measured yet: this is a stand-in.`}
+      caption={blank ? caption : say`The object is not measured yet: this is a stand-in.`}
       label={say`${piece.name}: ${remarks(
         plan.surface.record ? SURFACE_WORDS[plan.surface.record.id].name : say`blank`,
         blank ? units.size(size.widthMm, size.heightMm) : say`size unknown`,

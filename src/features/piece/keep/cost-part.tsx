@@ -11,9 +11,9 @@ import css from './keep.module.css';
 
 const COSTS: Readonly<Record<CostLine['item'], string>> = {
   print: say`Print`,
-  blank: say`Blank`,
+  blank: say`Board or jar`,
   paint: say`Paint`,
-  binder: say`Binder`,
+  binder: say`Gel or glue`,
   sealer: say`Sealer`,
 };
 
@@ -30,7 +30,7 @@ export function CostPart() {
           say`In your own currency.`,
           unknown.length > 0
             ? say`Not counted: ${unknown.map((item) => COSTS[item].toLowerCase()).join(', ')}.`
-            : say`Binder and sealer by their share of the bottle.`,
+            : say`Gel or glue and sealer by their share of the bottle.`,
         )}
       </Note>
     </Part>
@@ -39,7 +39,7 @@ export function CostPart() {
 
 const BOTTLES = [
   { key: 'paintTin', of: 'paint', name: say`Tin of paint`, priced: say`price of the paint` },
-  { key: 'binderBottle', of: 'binder', name: say`Bottle of binder`, priced: say`price of the binder` },
+  { key: 'binderBottle', of: 'binder', name: say`Bottle of gel or glue`, priced: say`price of the gel or glue` },
   { key: 'sealerBottle', of: 'sealer', name: say`Bottle of sealer`, priced: say`price of the sealer` },
 ] as const;
 
@@ -57,9 +57,9 @@ function Prices() {
         testId="price-print"
       />
       <PriceField
-        label={say`Blank`}
+        label={say`Board or jar`}
         value={prices.blank}
-        onCommit={(blank) => setPrice({ blank }, say`price of the blank`)}
+        onCommit={(blank) => setPrice({ blank }, say`price of the board or jar`)}
         testId="price-blank"
       />
       {BOTTLES.filter(({ of }) => of !== 'paint' || plan.surface.paintMl > 0).map(({ key, of, name, priced }) => (

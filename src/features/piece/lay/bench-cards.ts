@@ -1,6 +1,6 @@
 import type { LayingStep } from '@/core/coat';
 import { handsAtLay, type PiecePlan, type StepId } from '@/core/stations';
-import { CONDITION_WORDS, HAND_STEPS, SIGNS_OF_TIME, layingWords, stepTitle } from '@/words';
+import { CONDITION_WORDS, HAND_STEPS, SIGNS_OF_TIME, layingWords, sentences, stepTitle, type Wording } from '@/words';
 import { card, cardTimer, type BenchCard, type BenchCards } from '../station-feature';
 import { say } from '@/words/say';
 
@@ -20,16 +20,21 @@ export const layCards: BenchCards = ({ step, title }, _, plan, units) => {
   }
   const shown = laying.steps.filter(({ code }) => belongs(code, step));
   const firstCoat = shown.find(({ code }) => code === 'coat-surface' || code === 'coat-paper');
-  const openTime = cardTimer(say`Open time: lay before it skins`, Math.floor(laying.openMinutes), true);
+  const openTime = cardTimer(say`Lay it before the top dries`, Math.floor(laying.openMinutes), true);
   const cards = shown.map((one) =>
     card(
       one.code,
-      layingWords(one, binder, units),
+      sentences(layingWords(one, binder, units), 'volumeMl' in one && spoonsOf(one.volumeMl, units)),
       'volumeMl' in one ? units.volume(one.volumeMl) : null,
       one === firstCoat ? openTime : null,
     ),
   );
   return step.kind === 'lay' ? [...first, ...cards, ...peelCards(plan)] : cards;
+};
+
+const spoonsOf = (ml: number, units: Wording): string | null => {
+  const spoons = units.spoons(ml);
+  return spoons && say`That is ${spoons}.`;
 };
 
 /** A tacky peel has its early and its late timer. */

@@ -14,7 +14,7 @@ export function LayAct() {
   if (!planned || piece.lay.laidAt !== null) return null;
   const startMinutes = () =>
     start({
-      label: say`${piece.name}: lay before it skins`,
+      label: say`${piece.name}: lay it before its top dries`,
       minutes: Math.floor(planned.openMinutes),
       pieceId: piece.id,
     });
@@ -25,7 +25,7 @@ export function LayAct() {
       testId="laid-now"
       beside={
         !dry && (
-          <Button variant="outlined" onClick={startMinutes} data-testid="first-stroke">{say`First stroke`}</Button>
+          <Button variant="outlined" onClick={startMinutes} data-testid="first-stroke">{say`I begin to coat`}</Button>
         )
       }
     >{say`Laid now: start the clock`}</StepDone>

@@ -12,6 +12,7 @@ export function layReasons({ lay }: Piece, plan: PiecePlan, units: Wording): Rea
   const { laying } = plan.lay;
   if (!laying || !plan.method.binder?.wet || !plan.surface.record) return [];
   const { coat } = laying;
+  const spoons = units.spoons(coat.totalMl);
   return [
     ...coat.faces.map(({ face, areaMm2, volumeMl }) => ({
       figure: units.area(areaMm2),
@@ -20,6 +21,7 @@ export function layReasons({ lay }: Piece, plan: PiecePlan, units: Wording): Rea
     ...(plan.method.binder.coatsPaper
       ? []
       : [{ figure: say`surface only`, text: say`ink that nothing has set runs under a brush: the print stays dry` }]),
+    ...(spoons ? [{ figure: units.volume(coat.totalMl), text: say`in kitchen measures: ${spoons}` }] : []),
     { figure: units.film(laying.filmUm), text: say`wet film on each face`, overruled: lay.filmUm !== null },
     ...(coat.bed
       ? [
@@ -56,7 +58,7 @@ function drinking({ coat }: Laying, { surface: { ground, record }, method: { bin
 
 const workable = ({ openMinutes, room, spreadMinutes }: Laying, units: Wording): ReasonLine => ({
   figure: say`${Math.floor(openMinutes)} min`,
-  text: say`until it skins at ${units.temperature(room.temperatureC)} and
+  text: say`until its top dries at ${units.temperature(room.temperatureC)} and
     ${Math.round(room.humidityPercent)} %; spreading takes about
     ${Math.max(1, Math.round(spreadMinutes))} min`,
 });

@@ -1,6 +1,8 @@
 'use client';
 import { binderById, nominalFilmUm } from '@/core/craft';
 import type { Candidate } from '@/core/method';
+import { useStash } from '@/features/at-hand';
+import { itemsOf } from '@/records';
 import { Part, useUnits } from '@/ui';
 import { BINDER_WORDS, type Wording } from '@/words';
 import { say } from '@/words/say';
@@ -10,13 +12,16 @@ import type { Method } from './use-method';
 /** What the person's own bottle says, which overrules the usual. */
 export function LabelPart({ method: { chosen } }: { method: Method }) {
   const units = useUnits();
+  const { stash } = useStash();
   if (!chosen?.binder.wet) return null;
+  const { id } = chosen.binder;
+  const isHere = itemsOf(stash, 'binder', id).length > 0;
   return (
     <Part
-      title={say`On the label of your ${BINDER_WORDS[chosen.binder.id].inText}`}
-      folded={say`as usual until you type it`}
+      title={say`On the label of your ${BINDER_WORDS[id].inText}`}
+      folded={isHere ? say`as usual until you type it` : say`to buy: it says ${BINDER_WORDS[id].onLabel}`}
     >
-      <BottleFields binder={chosen.binder.id} usual={usualOf(chosen, units)} />
+      <BottleFields binder={id} usual={usualOf(chosen, units)} />
     </Part>
   );
 }

@@ -49,7 +49,7 @@ export function MethodSpecimen({ board, onBoard }: { board: boolean; onBoard: (b
     <LandingDrawing
       optics={stageOptics(stage)}
       actions={views}
-      caption={binder ? ofWhites : say`Choose a method to see what becomes of the whites.`}
+      caption={binder ? ofWhites : say`Choose a method to see what becomes of the white parts.`}
     />
   );
 }

@@ -79,7 +79,7 @@ export function TryOnBoard({ optics, actions }: { optics: Optics; actions: React
     observer.observe(frame.current);
     return () => observer.disconnect();
   }, []);
-  if (!plan.surface.blank) return <Note>{say`Measure the blank first.`}</Note>;
+  if (!plan.surface.blank) return <Note>{say`Measure the object first.`}</Note>;
   const columns = box.width < 500 ? 2 : pairs.length <= 4 ? Math.min(2, pairs.length) : 3;
   const rows = Math.ceil(pairs.length / columns);
   const [cellWidth, cellHeight] = [box.width / columns - 18, Math.max(120, box.height / rows - CAPTION_PX)];

@@ -87,8 +87,8 @@ export function LayersPanel({ onTouch }: { onTouch: () => void }) {
   const taking = useTakePicture(addPicture);
   if (!blank)
     return (
-      <Part title={say`Lettering and more pictures`} folded={say`none: measure the blank first`}>
-        <Note>{say`Measure the blank first: lettering is set in its millimetres.`}</Note>
+      <Part title={say`Lettering and more pictures`} folded={say`none: measure the object first`}>
+        <Note>{say`Measure the object first: lettering is set in its millimetres.`}</Note>
       </Part>
     );
   const addText = () => {

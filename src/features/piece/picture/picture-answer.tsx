@@ -15,7 +15,7 @@ export function PictureAnswer({ worst }: { worst: Finding | undefined }) {
     if (!picture) return say`Reading the picture.`;
     if (verdict === 'soft') return say`This picture is too small for this print: it will look soft.`;
     if (letteringOf(piece) === null) return say`Say whether there is lettering, or will be.`;
-    if (verdict === null) return say`The picture is in. How sharp it prints follows from the blank’s size.`;
+    if (verdict === null) return say`The picture is in. How sharp it prints follows from its size on the object.`;
     if (worst?.weight === 'act')
       return say`Look at this first: ${findingFigure(worst.figure)} ${findingWords(worst.fact).lead}.`;
     return verdict === 'acceptable'

@@ -11,7 +11,7 @@ import { LetteringQuestion } from './lettering-question';
 import { PicturePick } from './picture-pick';
 
 const RATIO_NAMES: Readonly<Record<CropRatio, string>> = {
-  blank: say`As the blank`,
+  blank: say`As the object`,
   free: say`Free`,
   '1:1': say`Square 1:1`,
   '5:4': '5:4',

@@ -20,7 +20,7 @@ const SLIDERS: readonly {
 }[] = [
   {
     key: 'compensate',
-    name: say`Compensate for surface and binder`,
+    name: say`Compensate for surface and gel or glue`,
     min: 0,
     max: 100,
     step: 5,

@@ -9,7 +9,7 @@ export function RubAnswer({ rub }: { rub: Rub }) {
   const { piece, plan, now } = useOpenPiece();
   const { planned, done, total, next, early, finished, verdict, dryAt } = rub;
   const says = (): string => {
-    if (!planned) return say`Passes follow from the binder, the paper and the size.`;
+    if (!planned) return say`Passes follow from the gel or glue, the paper and the size.`;
     if (finished) return finishedWords(rub, now);
     if (early && plan.cure.clock)
       return sentences(

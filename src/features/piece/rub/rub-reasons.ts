@@ -22,7 +22,7 @@ export function rubReasons({ rub }: Piece, plan: PiecePlan): ReasonLine[] {
     { figure: say`${rubbing.minutesTotal} min`, text: say`of rubbing in all; the first pass takes longest` },
     {
       figure: formatDuration(rubbing.betweenMinutes / 60),
-      text: say`of drying between passes: paper and ground dry, not the binder; wet paper is invisible`,
+      text: say`of drying between passes: paper and ground dry, not the gel or glue; wet paper is invisible`,
     },
     {
       figure: formatDuration(rubbing.dryOutMinutes / 60),

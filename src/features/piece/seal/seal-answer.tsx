@@ -15,7 +15,7 @@ export function SealAnswer() {
   const says = (): string => {
     if (!sealing)
       return choices.some(({ suits }) => suits)
-        ? say`The sealer follows from the blank, the use and the sheen.`
+        ? say`The sealer follows from the object, the use and the sheen.`
         : say`No sealer suits this use in this sheen: change one of them.`;
     if (isBare && plan.method.school?.sealsItself) return say`No sealer: the decal lies under its own tape.`;
     if (isBare) return sealed ? say`Left unsealed, as it should be.` : say`No sealer needed here.`;

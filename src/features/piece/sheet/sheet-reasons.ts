@@ -23,7 +23,7 @@ export function sheetReasons({ sheet }: Piece, plan: PiecePlan, units: Wording):
       figure: units.size(print.rect.widthMm, print.rect.heightMm),
       text: bendFor(blank)
         ? say`the bent print’s own box on paper`
-        : say`print: the blank of ${units.size(blank.widthMm, blank.heightMm)} less its margins`,
+        : say`print: the object of ${units.size(blank.widthMm, blank.heightMm)} less its margins`,
     },
     ...centred(print, plan.surface.window),
     {
@@ -46,7 +46,7 @@ function centred(print: Print, window: PiecePlan['surface']['window']): ReasonLi
     ? [
         {
           figure: say`centred`,
-          text: say`the crop has another shape than the blank, so it is placed in the middle`,
+          text: say`the crop has another shape than the object, so it is placed in the middle`,
         },
       ]
     : [];

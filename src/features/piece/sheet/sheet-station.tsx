@@ -45,7 +45,7 @@ export function SheetStation() {
       specimen={
         <LandingDrawing
           optics={stageOptics(plan.method.sheen)}
-          caption={say`As it lands: the right way round on the blank.`}
+          caption={say`As it lands: the right way round on the object.`}
         />
       }
     >
@@ -74,7 +74,7 @@ function SheetAnswer() {
   const landsNothing = print !== null && print.areaMm2 < NOTHING_MM2;
   const says = (): string => {
     if (pack && !pack.ok) return sentenceFor(pack.error, units);
-    if (!print || !pack) return say`The sheet follows from the picture and the blank.`;
+    if (!print || !pack) return say`The sheet follows from the picture and the object.`;
     if (landsNothing) return say`Nothing would land: cut less away from the edge.`;
     if (bar && !bar.good) return say`Print again: this page is not at 100 %.`;
     if (isPrintRefused(piece)) return say`Print again: the proof says why.`;

@@ -50,7 +50,7 @@ export function LiesBest({ face, analysis }: { face: Face; analysis: Analysis | 
     });
   }, [blank, print, face, analysis, keepClear, mayMirror, piece.surface.shape.kind]);
   if (!blank) return null;
-  if (!print) return <Note>{say`Choose the picture, and Fobbet says which way the blank lies best under it.`}</Note>;
+  if (!print) return <Note>{say`Choose the picture, and Fobbet says which way the object lies best under it.`}</Note>;
   const setClear = (boxes: Crop[], label: string) => change('picture', { keepClear: boxes }, label);
   const lay = async ({ turns, mirrored, shiftXMm, shiftYMm }: Placement) => {
     const { margins } = piece.sheet;
@@ -81,7 +81,7 @@ export function LiesBest({ face, analysis }: { face: Face; analysis: Analysis | 
           },
         },
       },
-      say`how the blank lies`,
+      say`how the object lies`,
       taken ? [taken] : [],
     );
   };

@@ -29,7 +29,7 @@ export function ShapeHandles({ pxPerMm }: { pxPerMm: number }) {
   return (
     <g>
       {gripped && (
-        <Handle at={atCorner} label={say`Size of the blank`} pxPerMm={pxPerMm} onDrop={resize} testId="size-handle" />
+        <Handle at={atCorner} label={say`Size of the object`} pxPerMm={pxPerMm} onDrop={resize} testId="size-handle" />
       )}
       {shape.kind === 'wrapped-canvas' && (
         <Handle

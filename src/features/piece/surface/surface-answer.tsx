@@ -13,7 +13,7 @@ export function SurfaceAnswer() {
   const says = (): string => {
     if (!record) return say`Say what the picture goes on.`;
     if (shapeFault) return sentenceFor(shapeFault, units);
-    if (!blank) return say`Measure the blank: width and height.`;
+    if (!blank) return say`Measure it: width and height.`;
     const left = preparation.filter(({ code }) => !piece.surface.prepared.includes(code));
     const [next] = left;
     if (!next) return say`The surface is ready for the print.`;

@@ -34,7 +34,7 @@ export function SurfaceSpecimen() {
               blank && SHAPE_WORDS[piece.surface.shape.kind].laidFlat,
               !withPicture && say`before the print`,
             )}.`
-          : say`The bare blank.`
+          : say`The bare object.`
       }
       actions={
         print && (

@@ -53,15 +53,15 @@ export function TracePart({ analysis }: { analysis: Analysis | null }) {
             disabled={busy || typedMm === null}
             testId="trace-photo"
           >
-            {face ? say`Another photo of it` : say`A photo of the blank`}
+            {face ? say`Another photo of it` : say`A photo of the object`}
           </FileButton>
         </div>
       </Fields>
-      {busy && <LinearProgress aria-label={say`Tracing the blank`} />}
+      {busy && <LinearProgress aria-label={say`Tracing the object`} />}
       {shown?.photo && (
         <PhotoOutline
           photo={shown.photo}
-          alt={say`The photo of the blank`}
+          alt={say`The photo of the object`}
           outline={shown.traced?.edge ?? null}
           testId="traced-edge"
         />
@@ -140,12 +140,12 @@ function useTracing() {
       setShown((now) => (result.ok && now ? { ...now, traced: result.value } : null));
     });
   };
-  useTaker(say`the blank is traced in it`, typedMm === null ? null : read);
+  useTaker(say`the object is traced in it`, typedMm === null ? null : read);
 
   const take = async ({ board, face: found, file }: Traced) => {
     const picture = await inspectPicture(file, (preview) => preview.close()).done;
     if (!picture || !report(picture) || !picture.ok) return;
-    const stored = storedFrom(picture.value, { id: newId(), name: say`Face of the blank.jpg`, bytes: file.size });
+    const stored = storedFrom(picture.value, { id: newId(), name: say`Face of the object.jpg`, bytes: file.size });
     change(
       'surface',
       {
@@ -169,7 +169,7 @@ function useTracing() {
           })),
         },
       },
-      say`the blank from its photo`,
+      say`the object from its photo`,
       [stored],
     );
     setShown(null);
