@@ -35,3 +35,20 @@ export const WAIT_WORDS: Readonly<Record<WaitKind, string>> = said({
   cool: 'It cools',
   heat: 'It is in the heat',
 });
+
+/** Whether a wait may last longer than it must, where that is known; at night, that the morning will do. @param atNight when it is over */
+export function laterWords(kind: WaitKind, atNight: boolean): string | null {
+  switch (kind) {
+    case 'none':
+    case 'soak':
+    case 'heat':
+      return null;
+    case 'dry':
+    case 'cool':
+      return atNight
+        ? say`The morning after is as good: waiting longer does no harm.`
+        : say`Waiting longer does it no harm.`;
+    case 'window':
+      return say`Be there in time: later the paper holds.`;
+  }
+}

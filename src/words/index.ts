@@ -28,7 +28,7 @@ export {
   toolList,
 } from './craft';
 export { careLabel } from './care-label';
-export { WAIT_WORDS, earlyWords } from './early';
+export { WAIT_WORDS, earlyWords, laterWords } from './early';
 export { FAILURE_CODES, sentenceFor, type FailureCode } from './failures';
 export { ANSWER_WORDS, CAUSE_WORDS, CHECK_WORDS, FAULT_REMEDY_WORDS, SIGN_WORDS, faultLineWords } from './faults';
 export { findingFigure, findingWords, remedyWords } from './findings';

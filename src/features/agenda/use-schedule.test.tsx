@@ -174,7 +174,7 @@ it('after a change of the time zone all steps are placed anew: evenings are othe
     return mockOrders.splice(0)[0]?.before;
   };
   expect(await open()).not.toBeNull();
-  localStorage.setItem('fobbet.planned-in', 'Pacific/Auckland');
+  localStorage.setItem('fobbet.planned-in', 'Pacific/Kiritimati');
   expect(await open()).toBeNull();
   expect(await open()).not.toBeNull();
 });

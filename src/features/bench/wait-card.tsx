@@ -2,8 +2,8 @@
 import Link from 'next/link';
 import type { Pending } from '@/core/plan';
 import type { PlanEntry } from '@/features/agenda';
-import { HoldButton, clockTime, span } from '@/ui';
-import { WAIT_WORDS, earlyWords, lowerFirst, stepTitle } from '@/words';
+import { HoldButton, clockTime, isAtNight, span } from '@/ui';
+import { WAIT_WORDS, earlyWords, laterWords, lowerFirst, stepTitle } from '@/words';
 import { say } from '@/words/say';
 import css from './bench.module.css';
 
@@ -22,6 +22,7 @@ export function WaitCard({
   onEarly: () => void;
 }) {
   const sooner = earlyWords(kind, entry.step.step);
+  const later = readyAt === null ? null : laterWords(kind, isAtNight(readyAt));
   const bySigns = readyAt !== null && earliestAt !== null && earliestAt < readyAt;
   return (
     <div className={css.card} data-testid="bench-wait" aria-live="polite">
@@ -32,6 +33,7 @@ export function WaitCard({
           ? say`First: ${lowerFirst(stepTitle(before.title))}.`
           : `${stepTitle(entry.step.title)}: ${span(readyAt - now)}.`}
       </p>
+      {later && <p className={css.bySigns}>{later}</p>}
       {bySigns && (
         <p className={css.bySigns}>
           {earliestAt > now

@@ -5,7 +5,7 @@ import dynamic from 'next/dynamic';
 import Link from 'next/link';
 import { usePathname, useRouter } from 'next/navigation';
 import { useState } from 'react';
-import { PLACES } from '@/features/shell/places';
+import { FIND_HASH, FIND_PATH, PLACES } from '@/features/shell/places';
 import { useSettings } from '@/features/shell/settings';
 import { useShortcut } from '@/features/shell/use-shortcut';
 import { useNewPiece } from '@/features/shelf';
@@ -41,6 +41,8 @@ export function TopBar() {
   useShortcut('units', flipUnits);
   const router = useRouter();
   useShortcut('bench', () => router.push('/bench'));
+  // On the shelf its own field answers.
+  useShortcut('find', () => path !== FIND_PATH && router.push(`${FIND_PATH}${FIND_HASH}`));
   useShortcut('newPiece', () => void newPiece());
   useShortcut('help', () => setKeysOpen(true));
   const theme = THEMES[settings.theme];

@@ -1,13 +1,13 @@
 'use client';
 import { Button, Checkbox, Input } from '@mui/material';
 import Link from 'next/link';
-import { useRef, useState, useSyncExternalStore } from 'react';
+import { useEffect, useRef, useState, useSyncExternalStore } from 'react';
 import type { Blank } from '@/core/shape';
 import { STATIONS, dueAt } from '@/core/stations';
 import { FolderButton } from '@/features/intake';
 import { useShortcut } from '@/features/shell';
-import { setPath } from '@/features/shell/places';
-import { partsOf, usePlannedPieces, type PlannedPiece } from '@/features/plans';
+import { FIND_HASH, setPath } from '@/features/shell/places';
+import { usePlannedPieces, type PlannedPiece } from '@/features/plans';
 import { useNewPiece, useShelf } from '@/features/shelf';
 import { Place, TextButton, clockTime, dayName, useNow, useUnits } from '@/ui';
 import { saveRecord } from '@/features/sheets/save-file';
@@ -20,6 +20,7 @@ import { Filters } from './filters';
 import { FirstPiece, LetteringOnce } from './later';
 import { ImportBundle } from './import-bundle';
 import { PieceFigure, figureSize } from './piece-figure';
+import { onShelf, type OnShelf } from './on-shelf';
 import { ShelfRows } from './shelf-rows';
 import { NOTHING_SOUGHT, isSought } from './sought';
 import { useMakeSet } from './use-make-set';
@@ -56,22 +57,17 @@ export function PiecesPage() {
   const makeSet = useMakeSet();
   const search = useRef<HTMLInputElement>(null);
   useShortcut('find', () => search.current?.focus());
+  const stands = shelf !== undefined;
+  useEffect(() => {
+    if (stands && window.location.hash === FIND_HASH) search.current?.focus();
+  }, [stands]);
   if (!shelf) return <Place className={css.page} aria-busy="true" />;
   if (shelf.pieces.length + shelf.templates.length + shelf.unreadable.length === 0) return <FirstPiece />;
 
   const found = (sought.shelf === 'templates' ? templates : planned)
     .filter((one) => isSought(one, sought, away, now))
     .sort((a, b) => b.piece.updatedAt - a.piece.updatedAt);
-  // A set is one thing on the shelf: it stands where the last changed of it does, drawn as its first.
-  const sets = new Set<string>();
-  const shown = found.flatMap((one): OnShelf[] => {
-    const { set } = one.piece;
-    if (!set) return [{ ...one, parts: [one] }];
-    if (sets.has(set.id)) return [];
-    sets.add(set.id);
-    const parts = partsOf(found, set.id);
-    return parts[0] ? [{ ...parts[0], parts }] : [];
-  });
+  const shown = onShelf(found, planned, sought.text);
   // In the order in which they were chosen: a set is planned as its first.
   const chosen = [...(several ?? [])].flatMap((id) => found.find(({ piece }) => piece.id === id) ?? []);
   const canBeSet = chosen.length > 1 && chosen.every(({ piece }) => piece.set === null) && sought.shelf === 'here';
@@ -232,11 +228,6 @@ interface Choosing {
   onChoose: (choose: boolean) => void;
 }
 
-/** One piece, or a set as one. */
-interface OnShelf extends PlannedPiece {
-  parts: readonly PlannedPiece[];
-}
-
 function ShelfPiece({
   planned,
   pxPerMm,
@@ -244,8 +235,7 @@ function ShelfPiece({
   chosen,
   onChoose,
 }: { planned: OnShelf; pxPerMm: number; now: number } & Choosing) {
-  const { piece, plan, parts } = planned;
-  const { set } = piece;
+  const { piece, plan, parts, set } = planned;
   const next = soonest(planned, parts);
   const name = set?.name ?? piece.name;
   const units = useUnits();

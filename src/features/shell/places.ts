@@ -10,5 +10,9 @@ export const PLACES = [
   { href: '/kept', name: say`Kept` },
 ];
 
+/** Where pieces are looked for, and what of the address goes to its field. */
+export const FIND_PATH = '/pieces';
+export const FIND_HASH = '#find';
+
 /** The page of a set. */
 export const setPath = (id: string): string => `/pieces/set?id=${encodeURIComponent(id)}`;

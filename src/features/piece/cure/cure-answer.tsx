@@ -1,7 +1,7 @@
 'use client';
 import { COLDEST_FILM_C, DAMPEST_PERCENT } from '@/core/cure';
 import { Answer, afterTime, clockTime, isAtNight, span, useUnits } from '@/ui';
-import { remarks, sentences } from '@/words';
+import { laterWords, remarks, sentences } from '@/words';
 import { formatDuration } from '@/words/figures';
 import { say } from '@/words/say';
 import { useOpenPiece } from '../piece-context';
@@ -32,14 +32,14 @@ export function CureAnswer() {
           : say`Wait ${formatDuration(wait.likelyHours)} after laying`,
         wait.safeHours > wait.likelyHours && say`${formatDuration(wait.safeHours)} to be safe`,
       )}.`;
-    if (now >= times.safeAt) return say`The full time is over: rub. Waiting longer does it no harm.`;
+    if (now >= times.safeAt) return sentences(say`The full time is over: rub.`, laterWords('dry', false));
     if (now >= times.likelyAt) return say`Start rubbing now, if the sign is right.`;
     if (now >= times.readyAt) return say`By its signs it is dry: start rubbing now.`;
     if (isAtLeast)
       return say`The air is above ${DAMPEST_PERCENT} %: it takes at least until ${clockTime(times.likelyAt, now)}.`;
     return sentences(
       say`Start rubbing ${afterTime(times.likelyAt, now)}, ${span(times.likelyAt - now)}.`,
-      isAtNight(times.likelyAt) && say`The morning after is as good: waiting longer does no harm.`,
+      isAtNight(times.likelyAt) && laterWords('dry', true),
     );
   };
   return <Answer stop={isCold}>{says()}</Answer>;
