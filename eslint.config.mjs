@@ -91,7 +91,6 @@ const LONG_SINCE = [
   'src/features/piece/surface/shape-handles.tsx',
   'src/features/piece/use-piece.ts',
   'src/features/pieces/piece-figure.tsx',
-  'src/features/pieces/pieces-page.tsx',
   'src/features/pieces/print-together.tsx',
   'src/features/stash/item-dialog.tsx',
   'src/features/stash/stash-page.tsx',

@@ -4,6 +4,8 @@ import { toldTime } from './scripts/told-time.mjs';
 
 const PORT = 3417;
 const { zone } = toldTime();
+// What a journey works out beside its page it works out in the page's zone.
+process.env.TZ = zone;
 
 export default defineConfig({
   testDir: 'e2e',

@@ -1,9 +1,10 @@
 /**
  * What the first piece costs, from an empty browser to the first right PDF: presses, figures typed, decisions, and by
- * keyboard alone the steps of Tab. Needs a build.
+ * keyboard alone the steps of Tab; and from there to its last coat. Needs a build.
  */
 import { join } from 'node:path';
 import type { Locator, Page } from '@playwright/test';
+import { clockAhead } from '../e2e/support/page';
 import { tabTo } from '../e2e/support/tab-to';
 import { CHECKOUT, withApp } from './app.mjs';
 
@@ -94,4 +95,40 @@ async function firstPiece(page: Page, byKeys: boolean): Promise<void> {
   if (!saved) throw new Error('no PDF was made');
   const decisions = ACTS.filter(({ decides }) => decides !== undefined).length;
   console.log(byKeys ? `${tabs} steps of Tab` : `${presses} presses, ${decisions} decisions`);
+  if (!byKeys) await toSealed(page);
+}
+
+/** From the PDF to the last coat: what is ticked and pressed at the stations; the waits are passed over by the clock. */
+async function toSealed(page: Page): Promise<void> {
+  let presses = 0;
+  const press = async (what: string, target: Locator) => {
+    await target.click();
+    presses++;
+    await page.waitForTimeout(SETTLES_MS);
+    console.log(`${String(presses).padStart(5)}  ${what}`);
+  };
+  const station = (name: string) => press(name, page.getByRole('link', { name: new RegExp(`^${name}, `) }));
+  const later = async (hours: number) => {
+    await clockAhead(page, hours);
+    await page.getByTestId('answer').waitFor();
+    await page.waitForTimeout(SETTLES_MS);
+  };
+  await press('The bar measured', page.getByTestId('bar-measured'));
+  await page.keyboard.type('100 mm');
+  await page.keyboard.press('Enter');
+  await station('Surface');
+  for (const left = page.getByRole('checkbox', { checked: false }); (await left.count()) > 0;)
+    await press('Prepared', left.first());
+  await station('Lay');
+  await press('Laid now', page.getByTestId('laid-now'));
+  await later(40);
+  await station('Rub');
+  for (const pass = page.getByTestId('pass-done'); await pass.isVisible(); await later(3))
+    await press('Pass done', pass);
+  await later(14);
+  await station('Mend');
+  await press('Mended', page.getByTestId('mended'));
+  await station('Seal');
+  for (const coat = page.getByTestId('coat-on'); await coat.isVisible(); await later(6)) await press('Coat on', coat);
+  console.log(`${presses} presses from the PDF to sealed: ${await page.getByTestId('answer').innerText()}`);
 }

@@ -334,6 +334,16 @@ test('the demo shows eight pieces in different stages and shapes, true to each o
   await expect(answer(page)).toContainText(/Start rubbing/);
 });
 
+test('a key finds pieces from every place', async ({ page }) => {
+  await openDemo(page);
+  await page.goto(`${DEMO_URL}/stash`);
+  await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+  await page.keyboard.press('/');
+  await expect(page.getByLabel('Find a piece')).toBeFocused();
+  await page.keyboard.type('fern');
+  await expect(page.getByTestId('shelf-piece')).toHaveCount(1);
+});
+
 test('stations opened in any order say what is missing and where', async ({ page }) => {
   await page.goto('/');
   await page.getByTestId('new-piece').click();

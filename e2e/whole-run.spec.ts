@@ -40,7 +40,8 @@ test('from a photo that lies on its side to a printed sheet that is checked', as
 
   await test.step('surface, typed as people type it', async () => {
     await openStation(page, 'Surface');
-    await choose(page, 'surface-kind', /^Soft wood/);
+    await page.getByTestId('pictured-soft-wood').click();
+    await expect(page.getByTestId('surface-kind')).toHaveValue('soft-wood');
     await typeInto(page, 'blank-width', '8 1/2 in');
     await typeInto(page, 'blank-height', '17.5cm');
     await typeInto(page, 'blank-thickness', '18 mm');

@@ -142,7 +142,8 @@ export function LatePieces({ schedule }: { schedule: Schedule }) {
         (weighed.list.length === 0 ? (
           <Note>
             {sentences(
-              say`None of these would help: another gel or glue, a fan, one piece fewer, two hours more today or on a day of the coming week.`,
+              say`None of these would help: another gel or glue, a fan, one piece fewer, two hours more today
+                or on a day of the coming week.`,
               say`A later date would.`,
             )}
           </Note>

@@ -39,7 +39,7 @@ export const WORKINGS: Readonly<Record<StationId, Working>> = said({
   method: {
     title: 'How the ways are ranked',
     steps: [
-      'Every gel, glue and medium is tried in every way of moving a print on this surface and print. What cannot work is refused, each with its reason.',
+      'Every gel, glue and medium is tried in every way on this surface and print. What cannot work is refused, with its reason.',
       'Each way that works begins with the same points. What speaks for or against it adds or takes points: toner ' +
         'kept, whites as wanted, hours of waiting, minutes of rubbing, practice, what is in your stash.',
       'The first shown has most points. The two beside it trade points for something the first lacks: sooner, less ' +
