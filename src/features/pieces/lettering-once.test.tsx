@@ -69,6 +69,23 @@ test('asks of those alone that have a picture, no answer, and are not laid; one 
   expect(screen.getByText(/these 2 pieces/)).toBeTruthy();
 });
 
+test('a set with one picture is asked once, and follows its first; with pictures of their own each is asked', async () => {
+  const inSet = (id: string, at: number, patch: Partial<Piece['picture']> = {}): Piece => ({
+    ...one(id, patch),
+    set: { id: 's', name: 'Tins', at },
+  });
+  const pieces = [inSet('a', 0), inSet('b', 1), one('c')];
+  await addPieces(database(), pieces);
+  const { unmount } = render(<LetteringOnce planned={planned(pieces, ['a'])} />);
+  fireEvent.click(screen.getByTestId('lettering-some'));
+  expect(screen.getAllByRole('checkbox')).toHaveLength(2);
+  fireEvent.click(screen.getByRole('button', { name: 'Right so: 1 with lettering, 1 without' }));
+  await waitFor(async () => expect(await stored()).toEqual({ a: 'yes', b: 'yes', c: 'no' }));
+  unmount();
+  render(<LetteringOnce planned={planned([inSet('a', 0), inSet('b', 1, { pictureId: 'other' })])} />);
+  expect(screen.getByText(/these 2 pieces/)).toBeTruthy();
+});
+
 test('where there is no room nothing is said of any, and it can be pressed again', async () => {
   await addPieces(database(), THREE);
   fullDisk();

@@ -20,9 +20,7 @@ export function LetteringOnce({ planned }: { planned: readonly PlannedPiece[] })
   const sayLettering = useSayLettering();
   const [shown, setShown] = useState(false);
   const [ticks, setTicks] = useState<ReadonlyMap<string, boolean>>(new Map());
-  const asked = planned.filter(
-    ({ piece, picture }) => picture !== null && letteringOf(piece) === null && piece.lay.laidAt === null,
-  );
+  const asked = askedOf(planned);
   if (asked.length < FEWEST) return null;
   const pieces = asked.map(({ piece }) => piece);
   const look = asked.filter(({ picture }) => picture?.reads).length;
@@ -84,6 +82,20 @@ export function LetteringOnce({ planned }: { planned: readonly PlannedPiece[] })
       )}
     </section>
   );
+}
+
+/** Those that have a picture, no answer, and are not laid; of a set with one picture the first, which the others follow. */
+function askedOf(planned: readonly PlannedPiece[]): PlannedPiece[] {
+  const open = planned.filter(
+    ({ piece, picture }) => picture !== null && letteringOf(piece) === null && piece.lay.laidAt === null,
+  );
+  const keyOf = ({ piece: { id, set, picture } }: PlannedPiece) => (set ? `${set.id} ${picture.pictureId}` : id);
+  const seen = new Set<string>();
+  return open.filter((one) => {
+    const isFirst = !seen.has(keyOf(one));
+    seen.add(keyOf(one));
+    return isFirst;
+  });
 }
 
 function Thumb({ pictureId }: { pictureId: string | null }) {

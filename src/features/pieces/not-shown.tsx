@@ -9,13 +9,7 @@ import { say } from '@/words/say';
 import css from './pieces.module.css';
 
 /** Pieces that are kept but can't be planned, or not even read: named, and to be saved as files. */
-export function NotShown({
-  unplanned,
-  unreadable,
-}: {
-  unplanned: readonly Piece[];
-  unreadable: Shelf['unreadable'];
-}) {
+export function NotShown({ unplanned, unreadable }: { unplanned: readonly Piece[]; unreadable: Shelf['unreadable'] }) {
   const units = useUnits();
   return (
     <>
