@@ -10,6 +10,7 @@ import { clamp, layeredNoise } from '@/core/shared';
 import {
   CLEAN_HAZE,
   PAPER_HAZE,
+  PINE,
   bareFace,
   lookOf,
   pictureOf,
@@ -24,7 +25,6 @@ const GROUND = { widthPx: 192, heightPx: 128, mmPerPx: 0.5 };
 const BOARD = { widthPx: 384, heightPx: 272, mmPerPx: 0.6 };
 const PRINT = { x: 44, y: 40, width: 296, height: 192 };
 
-const PINE = lookOf('soft-wood', '#d8b483');
 const PICTURE = 'departures-board.jpg';
 
 const grounds = SURFACES.map(({ id, bareColour }) => ({

@@ -11,6 +11,7 @@ import { clamp, layeredNoise, valueNoise } from '@/core/shared';
 import {
   CLEAN_HAZE,
   PAPER_HAZE,
+  PINE,
   bareFace,
   lookOf,
   pictureOf,
@@ -18,14 +19,13 @@ import {
   rawOf,
   saveJpeg,
   veiledFace,
+  type Mask,
 } from './rendered';
-import type { Mask } from './rendered';
 
 const OUT = join(__dirname, '../public/signs');
 const SIZE = { widthPx: 264, heightPx: 176, mmPerPx: 0.5 };
 const PRINT = { x: 32, y: 24, width: 200, height: 128 };
 
-const PINE = lookOf('soft-wood', '#d8b483');
 const PAINTED = lookOf('painted-wood', '#d9d2c2', { colour: '#8fa39a', opacity: 0.97 });
 
 const soft = (distance: number): number => clamp(0.5 - distance, 0, 1);

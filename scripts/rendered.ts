@@ -34,6 +34,8 @@ export const lookOf = (
   coat: SurfaceLook['coat'] = null,
 ): SurfaceLook => ({ surface, colour, coat, grain: { ...PLAIN_GRAIN, seed: SEED } });
 
+export const PINE = lookOf('soft-wood', '#d8b483');
+
 export const rawOf = ({ widthPx, heightPx }: FaceSize) => ({
   raw: { width: widthPx, height: heightPx, channels: 4 as const },
 });
