@@ -113,6 +113,14 @@ async function toSealed(page: Page): Promise<void> {
     await page.getByTestId('answer').waitFor();
     await page.waitForTimeout(SETTLES_MS);
   };
+  const whileOffered = async (what: string, testId: string, hoursBetween: number) => {
+    const offered = page.getByTestId(testId);
+    await offered.waitFor();
+    while (await offered.isVisible()) {
+      await press(what, offered);
+      await later(hoursBetween);
+    }
+  };
   await press('The bar measured', page.getByTestId('bar-measured'));
   await page.keyboard.type('100 mm');
   await page.keyboard.press('Enter');
@@ -123,12 +131,11 @@ async function toSealed(page: Page): Promise<void> {
   await press('Laid now', page.getByTestId('laid-now'));
   await later(40);
   await station('Rub');
-  for (const pass = page.getByTestId('pass-done'); await pass.isVisible(); await later(3))
-    await press('Pass done', pass);
+  await whileOffered('Pass done', 'pass-done', 3);
   await later(14);
   await station('Mend');
   await press('Mended', page.getByTestId('mended'));
   await station('Seal');
-  for (const coat = page.getByTestId('coat-on'); await coat.isVisible(); await later(6)) await press('Coat on', coat);
+  await whileOffered('Coat on', 'coat-on', 6);
   console.log(`${presses} presses from the PDF to sealed: ${await page.getByTestId('answer').innerText()}`);
 }

@@ -34,7 +34,7 @@ export const layCards: BenchCards = ({ step, title }, _, plan, units) => {
 
 const spoonsOf = (ml: number, units: Wording): string | null => {
   const spoons = units.spoons(ml);
-  return spoons && say`That is ${spoons}.`;
+  return spoons && say`${units.volume(ml)}: ${spoons}.`;
 };
 
 /** A tacky peel has its early and its late timer. */
