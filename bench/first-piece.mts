@@ -106,6 +106,9 @@ async function toSealed(page: Page): Promise<void> {
     presses++;
     await page.waitForTimeout(SETTLES_MS);
     console.log(`${String(presses).padStart(5)}  ${what}`);
+    // What comes right after what it waits for is asked about.
+    const asked = page.getByTestId('when-done').getByTestId('done-now');
+    if (await asked.isVisible()) await press('It was now', asked);
   };
   const station = (name: string) => press(name, page.getByRole('link', { name: new RegExp(`^${name}, `) }));
   const later = async (hours: number) => {

@@ -155,7 +155,7 @@ it('a plan of no pieces says nothing of those that have come since; one that is 
     await result.current?.change({ aside: ['piece-1'] });
   });
   await waitFor(() => expect(result.current?.pieces).toEqual([]));
-  expect(result.current).toMatchObject({ placing: false, aside: [{ id: 'piece-1' }] });
+  await waitFor(() => expect(result.current).toMatchObject({ placing: false, aside: [{ id: 'piece-1' }] }));
 });
 
 it('after a change of the time zone all steps are placed anew: evenings are others', async () => {
