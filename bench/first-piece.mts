@@ -138,6 +138,7 @@ async function toSealed(page: Page): Promise<void> {
   await later(14);
   await station('Mend');
   await press('Mended', page.getByTestId('mended'));
+  await later(24);
   await station('Seal');
   await whileOffered('Coat on', 'coat-on', 6);
   console.log(`${presses} presses from the PDF to sealed: ${await page.getByTestId('answer').innerText()}`);
