@@ -12,10 +12,11 @@ import {
   PAPER_HAZE,
   PINE,
   bareFace,
+  drawnOver,
+  imageOf,
   lookOf,
   pictureOf,
   printedFace,
-  rawOf,
   saveJpeg,
   veiledFace,
 } from './rendered';
@@ -29,17 +30,11 @@ const PICTURE = 'departures-board.jpg';
 
 const grounds = SURFACES.map(({ id, bareColour }) => ({
   path: join(PUBLIC, 'grounds', `${id}.jpg`),
-  draw: () => drawnOf(bareFace(lookOf(id, bareColour), GROUND), GROUND),
+  draw: () => imageOf(bareFace(lookOf(id, bareColour), GROUND), GROUND.widthPx, GROUND.heightPx),
 }));
 
-const drawnOf = (face: Uint8ClampedArray, size: typeof GROUND, over = ''): Sharp =>
-  sharp(Buffer.from(face.buffer), rawOf(size)).composite([
-    {
-      input: Buffer.from(
-        `<svg xmlns="http://www.w3.org/2000/svg" width="${size.widthPx}" height="${size.heightPx}">${over}</svg>`,
-      ),
-    },
-  ]);
+const ofBoard = (face: Uint8ClampedArray): Sharp => imageOf(face, BOARD.widthPx, BOARD.heightPx);
+const png = (image: Sharp): Promise<Buffer> => image.png().toBuffer();
 
 /** Paper with its picture the wrong way round, cut marks at its corners. */
 async function mirrored(): Promise<Sharp> {
@@ -51,27 +46,19 @@ async function mirrored(): Promise<Sharp> {
     `M${x - 22} ${bottom}h14M${x} ${bottom + 8}v14`,
     `M${right + 8} ${bottom}h14M${right} ${bottom + 8}v14`,
   ].join('');
-  const print = sharp(Buffer.from((await pictureOf(PICTURE, PRINT)).buffer), {
-    raw: { width, height, channels: 4 },
-  }).flop();
-  const marked = `<svg xmlns="http://www.w3.org/2000/svg" width="${BOARD.widthPx}" height="${BOARD.heightPx}">
-    <path d="${marks}" stroke="#1e2126" stroke-width="1.5"/></svg>`;
-  return sharp({
-    create: { width: BOARD.widthPx, height: BOARD.heightPx, channels: 4, background: '#fbfaf6' },
-  }).composite([{ input: await print.png().toBuffer(), left: x, top: y }, { input: Buffer.from(marked) }]);
+  const print = await png(imageOf(await pictureOf(PICTURE, PRINT), width, height).flop());
+  const page = { width: BOARD.widthPx, height: BOARD.heightPx, channels: 4 as const, background: '#fbfaf6' };
+  const printed = await png(sharp({ create: page }).composite([{ input: print, left: x, top: y }]));
+  return drawnOver(sharp(printed), BOARD, `<path d="${marks}" stroke="#1e2126" stroke-width="1.5"/>`);
 }
 
 /** Face down on the board: the back of the paper, its picture guessed through it. */
 async function laid(): Promise<Sharp> {
   const { x, y, width, height } = PRINT;
   const through = (picture: Sharp) => picture.blur(1.2).linear(0.12, 218);
-  const back = await sharp(Buffer.from((await pictureOf(PICTURE, PRINT, through)).buffer), {
-    raw: { width, height, channels: 4 },
-  })
-    .png()
-    .toBuffer();
+  const back = await png(imageOf(await pictureOf(PICTURE, PRINT, through), width, height));
   const edge = `<rect x="${x + 3}" y="${y + 4}" width="${width}" height="${height}" fill="#2a1c0c" opacity=".28"/>`;
-  const bare = await drawnOf(bareFace(PINE, BOARD), BOARD, edge).png().toBuffer();
+  const bare = await png(drawnOver(ofBoard(bareFace(PINE, BOARD)), BOARD, edge));
   return sharp(bare).composite([{ input: back, left: x, top: y }]);
 }
 
@@ -90,13 +77,13 @@ async function rubbed(): Promise<Sharp> {
     return `<ellipse cx="${x}" cy="${y}" rx="${5 + (k % 3)}" ry="2" fill="#f4f1e9" stroke="#c9c2b2" stroke-width=".6"
       transform="rotate(${turn} ${x} ${y})"/>`;
   });
-  return drawnOf(face, BOARD, rolls.join(''));
+  return drawnOver(ofBoard(face), BOARD, rolls.join(''));
 }
 
 /** All the paper gone: the white parts are wood. */
 async function finished(): Promise<Sharp> {
   const picture = await pictureOf(PICTURE, PRINT);
-  return drawnOf(printedFace({ look: PINE, size: BOARD, print: PRINT, picture, haze: CLEAN_HAZE }), BOARD);
+  return ofBoard(printedFace({ look: PINE, size: BOARD, print: PRINT, picture, haze: CLEAN_HAZE }));
 }
 
 const stages = Object.entries({ mirrored, laid, rubbed, finished }).map(([stage, draw]) => ({

@@ -13,10 +13,11 @@ import {
   PAPER_HAZE,
   PINE,
   bareFace,
+  drawnOver,
+  imageOf,
   lookOf,
   pictureOf,
   printedFace,
-  rawOf,
   saveJpeg,
   veiledFace,
   type Mask,
@@ -187,14 +188,13 @@ async function draw(sign: FaultSignId): Promise<void> {
   const face = veil
     ? veiledFace(clean, printedFace({ ...laid, haze: PAPER_HAZE }), { size: SIZE, print, veil })
     : clean;
-  const image = sign === 'crooked' ? await askew(face) : sharp(Buffer.from(face.buffer), rawOf(SIZE));
-  const svg = `<svg xmlns="http://www.w3.org/2000/svg" width="${SIZE.widthPx}" height="${SIZE.heightPx}">${over}</svg>`;
-  await saveJpeg(image.composite([{ input: Buffer.from(svg) }]), join(OUT, `${sign}.jpg`));
+  const image = sign === 'crooked' ? await askew(face) : imageOf(face, SIZE.widthPx, SIZE.heightPx);
+  await saveJpeg(drawnOver(image, SIZE, over), join(OUT, `${sign}.jpg`));
 }
 
 /** The print turned a little on a face that is straight. */
 async function askew(face: Uint8ClampedArray): Promise<Sharp> {
-  const print = await sharp(Buffer.from(face.buffer), rawOf(SIZE))
+  const print = await imageOf(face, SIZE.widthPx, SIZE.heightPx)
     .extract({ left: PRINT.x, top: PRINT.y, width: PRINT.width, height: PRINT.height })
     .png()
     .toBuffer();
@@ -205,7 +205,7 @@ async function askew(face: Uint8ClampedArray): Promise<Sharp> {
     Math.max(0, Math.round((SIZE.heightPx - height) / 2)),
   ];
   return sharp(
-    await sharp(Buffer.from(bareFace(PINE, SIZE).buffer), rawOf(SIZE))
+    await imageOf(bareFace(PINE, SIZE), SIZE.widthPx, SIZE.heightPx)
       .composite([{ input: turned, left, top }])
       .png()
       .toBuffer(),

@@ -36,9 +36,19 @@ export const lookOf = (
 
 export const PINE = lookOf('soft-wood', '#d8b483');
 
-export const rawOf = ({ widthPx, heightPx }: FaceSize) => ({
-  raw: { width: widthPx, height: heightPx, channels: 4 as const },
-});
+/** RGBA as an image. */
+export const imageOf = ({ buffer }: Uint8ClampedArray, width: number, height: number): Sharp =>
+  sharp(Buffer.from(buffer), { raw: { width, height, channels: 4 } });
+
+/** A face with something drawn over it, SVG in its pixels. */
+export const drawnOver = (image: Sharp, { widthPx, heightPx }: FaceSize, svg: string): Sharp =>
+  image.composite([
+    {
+      input: Buffer.from(
+        `<svg xmlns="http://www.w3.org/2000/svg" width="${widthPx}" height="${heightPx}">${svg}</svg>`,
+      ),
+    },
+  ]);
 
 /** A picture of the example, cut to its place; RGBA. */
 export async function pictureOf(

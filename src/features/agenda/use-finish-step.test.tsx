@@ -18,10 +18,8 @@ interface Said {
   action?: { run: () => void };
 }
 const mockSaid: Said[] = [];
-jest.mock('@/features/shell', () => ({
-  useNotice: () => (notice: Said) => mockSaid.push(notice),
-  useReport: () => (result: { ok: boolean }) => result.ok,
-}));
+jest.mock('@/features/shell/notices', () => ({ useNotice: () => (notice: Said) => mockSaid.push(notice) }));
+jest.mock('@/features/shell/use-report', () => ({ useReport: () => (result: { ok: boolean }) => result.ok }));
 
 const wrapper = ({ children }: { children: ReactNode }) => (
   <ShelfProvider>

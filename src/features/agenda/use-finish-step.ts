@@ -4,9 +4,9 @@ import type { PiecePlan } from '@/core/stations';
 import { stepOfPart } from '@/core/schedule';
 import type { RunStep } from '@/core/plan';
 import { changedBy, type Agenda, type Piece } from '@/records';
-import { database, savePieces, type Save } from '@/storage';
-import { useNotice, useReport } from '@/features/shell';
-import { useUndoSteps } from '@/features/shell/use-undo-steps';
+import { database, type Save } from '@/storage';
+import { useNotice } from '@/features/shell';
+import { useSaveTogether } from '@/features/shell/use-save-together';
 import { useClock } from '@/ui';
 import { useCompletion, type Finished, type StepToFinish } from './completion';
 import { useAgenda } from './use-agenda';
@@ -57,16 +57,15 @@ async function stillOpen(all: readonly StepToFinish[]): Promise<StepToFinish[]> 
 /** Marks steps done from anywhere, all or none: the pieces' records, the stash and the plan follow; undo takes all of it back. */
 export function useFinishSteps() {
   const clock = useClock();
-  const notice = useNotice();
-  const report = useReport();
   const completion = useCompletion();
-  const undo = useUndoSteps();
+  const save = useSaveTogether();
   /** One press after the other: what is pressed twice is done once. */
   const queue = useRef<Promise<unknown>>(Promise.resolve());
   const finishNow = useCallback(
     async (all: readonly StepToFinish[], finished: Finished) => {
       const open = await stillOpen(all);
-      if (open.length === 0) return all.length > 0;
+      const [first] = open;
+      if (!first) return all.length > 0;
       const saves: Save[] = [];
       for (const one of open) {
         // What the first takes out of the stash is gone for the next.
@@ -75,28 +74,15 @@ export function useFinishSteps() {
           completion(
             one,
             finished,
-            saves.map((save) => save.mine),
+            saves.map(({ mine: saved }) => saved),
           ),
         );
         saves.push({ base: one.piece, mine, label: lowerFirst(stepTitle(one.step.title)), now: clock() });
       }
-      const saved = await savePieces(database(), saves);
-      if (!report(saved) || !saved.ok) return false;
-      const done = open.map(({ piece, step }, index) => ({ piece, step, mark: saved.value[index]?.revision ?? 0 }));
-      const [first] = done;
-      if (!first) return true;
-      const whose = done.length === 1 ? first.piece.name : counted(done.length, 'piece', 'pieces');
-      notice({
-        text: say`${whose}: ${lowerFirst(stepTitle(first.step.title))}, done.`,
-        tone: 'success',
-        action: {
-          label: say`Undo`,
-          run: () => void undo(done.map(({ piece, mark }) => ({ id: piece.id, mark }))),
-        },
-      });
-      return true;
+      const whose = open.length === 1 ? first.piece.name : counted(open.length, 'piece', 'pieces');
+      return save(saves, say`${whose}: ${lowerFirst(stepTitle(first.step.title))}, done.`);
     },
-    [clock, notice, report, completion, undo],
+    [clock, completion, save],
   );
   return useCallback(
     (all: readonly StepToFinish[], finished: Finished): Promise<boolean> => {

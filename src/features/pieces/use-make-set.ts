@@ -1,11 +1,10 @@
 'use client';
 import { useRouter } from 'next/navigation';
 import { useCallback } from 'react';
-import { newId, useNotice, useReport } from '@/features/shell';
+import { newId } from '@/features/shell';
 import { setPath } from '@/features/shell/places';
-import { useUndoSteps, type UndoMark } from '@/features/shell/use-undo-steps';
+import { useSaveTogether } from '@/features/shell/use-save-together';
 import { withChoicesOf, type Piece } from '@/records';
-import { database, savePiece } from '@/storage';
 import { useClock } from '@/ui';
 import { counted } from '@/words';
 import { say } from '@/words/say';
@@ -14,29 +13,21 @@ import { say } from '@/words/say';
 export function useMakeSet(): (pieces: readonly Piece[]) => Promise<void> {
   const router = useRouter();
   const clock = useClock();
-  const notice = useNotice();
-  const report = useReport();
-  const undo = useUndoSteps();
+  const save = useSaveTogether();
   return useCallback(
     async (pieces) => {
       const [first] = pieces;
       if (!first) return;
       const set = { id: newId(), name: first.name };
-      const done: UndoMark[] = [];
-      for (const [at, piece] of pieces.entries()) {
-        const mine = { ...(at === 0 ? piece : withChoicesOf(first, piece)), set: { ...set, at } };
-        const saved = await savePiece(database(), { base: piece, mine, label: say`one of a set`, now: clock() });
-        // Half a set is none: what was made of it is taken back.
-        if (!report(saved) || !saved.ok) return undo(done.reverse());
-        done.push({ id: piece.id, mark: saved.value.revision });
-      }
-      router.push(setPath(set.id));
-      notice({
-        text: say`${counted(done.length, 'piece', 'pieces')} are a set, planned as ${first.name}.`,
-        tone: 'success',
-        action: { label: say`Undo`, run: () => void undo(done.reverse()) },
-      });
+      const saves = pieces.map((piece, at) => ({
+        base: piece,
+        mine: { ...(at === 0 ? piece : withChoicesOf(first, piece)), set: { ...set, at } },
+        label: say`one of a set`,
+        now: clock(),
+      }));
+      const text = say`${counted(pieces.length, 'piece', 'pieces')} are a set, planned as ${first.name}.`;
+      if (await save(saves, text)) router.push(setPath(set.id));
     },
-    [router, clock, notice, report, undo],
+    [router, clock, save],
   );
 }

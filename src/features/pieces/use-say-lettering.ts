@@ -1,38 +1,26 @@
 'use client';
 import { useCallback } from 'react';
-import { useNotice, useReport } from '@/features/shell';
-import { useUndoSteps } from '@/features/shell/use-undo-steps';
+import { useSaveTogether } from '@/features/shell/use-save-together';
 import { changedBy, type Piece } from '@/records';
-import { database, savePieces } from '@/storage';
 import { useClock } from '@/ui';
 import { counted } from '@/words';
 import { say } from '@/words/say';
 
 /** Says of several pieces at once which have lettering: the others of them have none. All are said or none. */
-export function useSayLettering(): (pieces: readonly Piece[], withLettering: ReadonlySet<string>) => Promise<void> {
+export function useSayLettering(): (pieces: readonly Piece[], withLettering: ReadonlySet<string>) => Promise<boolean> {
   const clock = useClock();
-  const notice = useNotice();
-  const report = useReport();
-  const undo = useUndoSteps();
+  const save = useSaveTogether();
   return useCallback(
-    async (pieces, withLettering) => {
-      const saved = await savePieces(
-        database(),
+    (pieces, withLettering) =>
+      save(
         pieces.map((piece) => ({
           base: piece,
           mine: changedBy(piece, { picture: { lettering: withLettering.has(piece.id) ? 'yes' : 'no' } }),
           label: say`lettering`,
           now: clock(),
         })),
-      );
-      if (!report(saved) || !saved.ok) return;
-      const marks = saved.value.map(({ id, revision }) => ({ id, mark: revision }));
-      notice({
-        text: say`Said of ${counted(pieces.length, 'piece', 'pieces')}: ${withLettering.size} with lettering.`,
-        tone: 'success',
-        action: { label: say`Undo`, run: () => void undo(marks) },
-      });
-    },
-    [clock, notice, report, undo],
+        say`Said of ${counted(pieces.length, 'piece', 'pieces')}: ${withLettering.size} with lettering.`,
+      ),
+    [clock, save],
   );
 }

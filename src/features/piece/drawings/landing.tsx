@@ -73,7 +73,7 @@ function Landed({ optics, overlay, caption, painted = false, actions, grips = fa
       }
       caption={blank ? caption : say`The object is not measured yet: this is a stand-in.`}
       label={say`${piece.name}: ${remarks(
-        plan.surface.record ? SURFACE_WORDS[plan.surface.record.id].name : say`blank`,
+        plan.surface.record ? SURFACE_WORDS[plan.surface.record.id].name : say`object`,
         blank ? units.size(size.widthMm, size.heightMm) : say`size unknown`,
         say`as it lands`,
       )}`}

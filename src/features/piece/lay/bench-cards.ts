@@ -24,7 +24,7 @@ export const layCards: BenchCards = ({ step, title }, _, plan, units) => {
   const cards = shown.map((one) =>
     card(
       one.code,
-      sentences(layingWords(one, binder, units), 'volumeMl' in one && spoonsOf(one.volumeMl, units)),
+      sentences(layingWords(one, binder, units), 'volumeMl' in one && inSpoons(one.volumeMl, units)),
       'volumeMl' in one ? units.volume(one.volumeMl) : null,
       one === firstCoat ? openTime : null,
     ),
@@ -32,7 +32,7 @@ export const layCards: BenchCards = ({ step, title }, _, plan, units) => {
   return step.kind === 'lay' ? [...first, ...cards, ...peelCards(plan)] : cards;
 };
 
-const spoonsOf = (ml: number, units: Wording): string | null => {
+const inSpoons = (ml: number, units: Wording): string | null => {
   const spoons = units.spoons(ml);
   return spoons && say`${units.volume(ml)}: ${spoons}.`;
 };

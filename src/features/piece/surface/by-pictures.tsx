@@ -1,6 +1,7 @@
 'use client';
 import { useState } from 'react';
 import { SURFACES, type SurfaceId } from '@/core/craft';
+import { groupsBy } from '@/core/shared';
 import { standingView } from '@/core/render';
 import { SHAPE_KINDS, resolveBlank, shapeKind, type BlankShape, type ShapeKind, type SizeMm } from '@/core/shape';
 import { Fold, PictureChoice } from '@/ui';
@@ -8,9 +9,9 @@ import { SHAPE_WORDS, SURFACE_FAMILIES, SURFACE_WORDS } from '@/words';
 import { say } from '@/words/say';
 import css from './surface.module.css';
 
-const GROUNDS = [...new Set(SURFACES.map((surface) => SURFACE_FAMILIES[surface.class]))].map((name) => ({
+const GROUNDS = [...groupsBy(SURFACES, (surface) => SURFACE_FAMILIES[surface.class])].map(([name, surfaces]) => ({
   name,
-  options: SURFACES.filter((surface) => SURFACE_FAMILIES[surface.class] === name).map(({ id }) => ({
+  options: surfaces.map(({ id }) => ({
     id,
     name: SURFACE_WORDS[id].shortName,
     picture: <img src={`/grounds/${id}.jpg`} alt="" width={192} height={128} loading="lazy" />,
